@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Measure\Length;
+
+/** Makes the crop book from its rows, one value a row. */
+final readonly class BookReader
+{
+    /**
+     * @param iterable<array{crop: string, value: string, is: string, source: string, note: string}> $rows
+     *
+     * @throws BookFault
+     */
+    public function read(iterable $rows): CropBook
+    {
+        $byCrop = [];
+        foreach ($rows as $row) {
+            $byCrop[$row['crop']][$row['value']] = ['is' => $row['is'], 'source' => $row['source'], 'note' => $row['note']];
+        }
+        $crops = [];
+        foreach ($byCrop as $key => $values) {
+            $crops[] = $this->crop((string) $key, new BookValues((string) $key, $values));
+        }
+
+        return CropBook::of($crops);
+    }
+
+    private function crop(string $key, BookValues $values): Crop
+    {
+        return new Crop(
+            $key,
+            $values->text('name'),
+            $values->text('variety'),
+            $values->text('family'),
+            $values->choice('feeding', Feeding::class),
+            $values->yes('frost_tender'),
+            $values->choice('pattern', Pattern::class),
+            $this->timing($values),
+            $this->stand($values),
+            $this->produce($values),
+            $this->rhythm($values),
+            $this->sowing($values),
+            $values->has('recipe') ? $values->text('recipe') : '',
+            $values->sources(),
+        );
+    }
+
+    private function timing(BookValues $values): Timing
+    {
+        return new Timing(
+            $values->int('nursery_days', 0, 120),
+            $values->optionalInt('days_sown', 15, 400),
+            $values->optionalInt('days_transplanted', 15, 400),
+            $values->int('spread_days', 0, 40),
+            $values->int('hold_days', 0, 250),
+        );
+    }
+
+    private function stand(BookValues $values): Stand
+    {
+        return new Stand(
+            $values->int('rows', 1, 20),
+            Length::fromCentimetres($values->float('in_row_cm', 0.5, 300)),
+            Length::fromCentimetres($values->float('depth_cm', 0, 30)),
+            $values->int('seeds_per_spot', 1, 20),
+            $values->int('plants_per_spot', 1, 12),
+            $values->float('plants_per_seed_unit', 0.5, 5),
+            $values->float('germination', 0.05, 1),
+            $values->float('field_factor', 0.05, 1),
+            $values->float('thousand_seed_g', 0.01, 1000000),
+            $values->float('tray_loss', 0, 0.9),
+            $values->int('cells_per_tray', 1, 600),
+        );
+    }
+
+    private function produce(BookValues $values): Produce
+    {
+        return new Produce(
+            $values->text('form'),
+            $values->text('unit'),
+            $values->float('yield_per_m', 0.01, 1000),
+            $values->float('packing_loss', 0, 0.9),
+            $values->int('keeping_days', 0, 365),
+            $values->float('weekly_loss', 0, 0.5),
+            $values->yes('stored'),
+        );
+    }
+
+    private function rhythm(BookValues $values): Rhythm
+    {
+        return new Rhythm(
+            $values->optionalInt('cuts', 1, 12) ?? 1,
+            $values->optionalInt('every_days', 1, 60) ?? 1,
+            $values->has('later_share') ? $values->float('later_share', 0.05, 1.5) : 1.0,
+            $values->optionalInt('picking_days', 1, 250) ?? 1,
+            $values->optionalInt('ramp_days', 0, 60) ?? 0,
+            $values->optionalInt('years_to_first', 0, 6) ?? 0,
+            $values->window('harvest_window'),
+        );
+    }
+
+    /** @return array<string, \JollyFurrow\Time\YearWindow> */
+    private function sowing(BookValues $values): array
+    {
+        $windows = [];
+        foreach (PlaceType::cases() as $place) {
+            $window = $values->window('ground_'.$place->value);
+            if (null !== $window) {
+                $windows[$place->value] = $window;
+            }
+        }
+
+        return $windows;
+    }
+}

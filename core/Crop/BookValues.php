@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+use JollyFurrow\Time\InvalidMonthDay;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\YearWindow;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\SourceKind;
+
+/** The values of one crop as they stand in the book, read with their limits. */
+final readonly class BookValues
+{
+    /** @param array<string, array{is: string, source: string, note: string}> $values */
+    public function __construct(private string $crop, private array $values)
+    {
+    }
+
+    public function text(string $name): string
+    {
+        $is = trim($this->values[$name]['is'] ?? '');
+
+        return '' !== $is ? $is : throw BookFault::missing($this->crop, $name);
+    }
+
+    public function has(string $name): bool
+    {
+        return '' !== trim($this->values[$name]['is'] ?? '');
+    }
+
+    public function int(string $name, int $least, int $most): int
+    {
+        $is = $this->text($name);
+        if (1 !== preg_match('/^\d+$/', $is) || (int) $is < $least || (int) $is > $most) {
+            throw BookFault::wrong($this->crop, $name, $is, \sprintf('it is a whole number from %d to %d', $least, $most));
+        }
+
+        return (int) $is;
+    }
+
+    public function optionalInt(string $name, int $least, int $most): ?int
+    {
+        return $this->has($name) ? $this->int($name, $least, $most) : null;
+    }
+
+    public function float(string $name, float $least, float $most): float
+    {
+        $is = $this->text($name);
+        if (!is_numeric($is) || (float) $is < $least || (float) $is > $most) {
+            throw BookFault::wrong($this->crop, $name, $is, \sprintf('it is a number from %s to %s', $least, $most));
+        }
+
+        return (float) $is;
+    }
+
+    public function yes(string $name): bool
+    {
+        return match ($this->text($name)) {
+            'yes' => true,
+            'no' => false,
+            default => throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is yes or no'),
+        };
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return T
+     */
+    public function choice(string $name, string $enum): \BackedEnum
+    {
+        return $enum::tryFrom($this->text($name)) ?? throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
+    }
+
+    /** "03-15..07-20" */
+    public function window(string $name): ?YearWindow
+    {
+        if (!$this->has($name)) {
+            return null;
+        }
+        try {
+            [$from, $to] = explode('..', $this->text($name).'..');
+
+            return YearWindow::between(MonthDay::parse($from), MonthDay::parse($to));
+        } catch (InvalidMonthDay) {
+            throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is a window such as 03-15..07-20');
+        }
+    }
+
+    /** @return array<string, Source> */
+    public function sources(): array
+    {
+        $sources = [];
+        foreach ($this->values as $name => $value) {
+            $kind = SourceKind::tryFrom($value['source']);
+            $needsNote = SourceKind::Published === $kind || SourceKind::FromMemory === $kind;
+            if (null === $kind || ($needsNote && '' === $value['note'])) {
+                throw BookFault::noSource($this->crop, $name);
+            }
+            $sources[$name] = Source::of($kind, $value['note']);
+        }
+
+        return $sources;
+    }
+}

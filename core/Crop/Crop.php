@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Time\YearWindow;
+use JollyFurrow\Working\Source;
+
+/** A crop of the book with one variety; its sources name where each value comes from. */
+final readonly class Crop
+{
+    /**
+     * @param array<string, YearWindow> $sowing  sowing windows by place type
+     * @param array<string, Source>     $sources by the value's name in the book
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public string $variety,
+        public string $family,
+        public Feeding $feeding,
+        public bool $tender,
+        public Pattern $pattern,
+        public Timing $timing,
+        public Stand $stand,
+        public Produce $produce,
+        public Rhythm $rhythm,
+        public array $sowing,
+        public string $recipe,
+        public array $sources,
+    ) {
+    }
+
+    /** An item is a crop in one form of harvest. */
+    public function item(): string
+    {
+        return $this->key;
+    }
+
+    /** @return list<PlaceType> */
+    public function places(): array
+    {
+        return array_values(array_filter(PlaceType::cases(), fn (PlaceType $place): bool => isset($this->sowing[$place->value])));
+    }
+
+    /** @return list<Method> */
+    public function methods(): array
+    {
+        return array_values(array_filter(Method::cases(), fn (Method $method): bool => null !== $this->timing->daysFor($method)));
+    }
+
+    public function source(string $value): Source
+    {
+        return $this->sources[$value] ?? throw new \LogicException(\sprintf('%s has no value "%s" in the book.', $this->key, $value));
+    }
+}

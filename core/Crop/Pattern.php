@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+/** The five ways a crop is harvested. */
+enum Pattern: string
+{
+    case Once = 'once';
+    case Cuts = 'cuts';
+    case Picking = 'picking';
+    case Perennial = 'perennial';
+    case DigAsNeeded = 'dig';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Once => 'harvested once',
+            self::Cuts => 'cut and comes again',
+            self::Picking => 'picked over weeks',
+            self::Perennial => 'perennial, weeks of the year',
+            self::DigAsNeeded => 'dug as needed',
+        };
+    }
+
+    /** A stock in the ground that waits for its market day. */
+    public function isStock(): bool
+    {
+        return self::Once === $this || self::DigAsNeeded === $this;
+    }
+}

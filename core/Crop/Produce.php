@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+/** What is sold and how it keeps. The unit is whole: a head, a bunch, or 100 g. */
+final readonly class Produce
+{
+    public function __construct(
+        public string $form,
+        public string $unit,
+        public float $perMetre,
+        public float $packingLoss,
+        public int $keepingDays,
+        public float $weeklyLoss,
+        public bool $stored,
+    ) {
+    }
+
+    public function isByWeight(): bool
+    {
+        return '100 g' === $this->unit;
+    }
+
+    /** "12 heads", "3.4 kg" */
+    public function amount(float $units): string
+    {
+        if ($this->isByWeight()) {
+            return \JollyFurrow\Measure\Units::number($units / 10, 1).' kg';
+        }
+        $number = \JollyFurrow\Measure\Units::number($units, 1);
+        $plural = str_ends_with($this->unit, 'ch') ? 'es' : 's';
+
+        return $number.' '.$this->unit.('1' === $number ? '' : $plural);
+    }
+}

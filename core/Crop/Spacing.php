@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Working;
+
+/** Rows and spots in a stretch of bed. */
+final readonly class Spacing
+{
+    /** Bed width the book's number of rows is meant for. */
+    public const STANDARD_WIDTH_MM = 750;
+    /** Soil left free at each edge of a bed (common practice, no source). */
+    public const EDGE_MM = 75;
+
+    private function __construct(public int $rows, public int $spotsPerRow, public Length $rowGap, public Length $inRow, public Length $length)
+    {
+    }
+
+    /** The book's rows in a bed of the standard width; as many at the same gap as fit in another. */
+    public static function inBed(Stand $stand, Length $width, Length $length): self
+    {
+        $usable = self::STANDARD_WIDTH_MM - 2 * self::EDGE_MM;
+        $gap = $stand->rows > 1 ? intdiv($usable, $stand->rows - 1) : $usable;
+        $room = max(0, $width->millimetres - 2 * self::EDGE_MM);
+        $rows = $width->millimetres === self::STANDARD_WIDTH_MM ? $stand->rows : max(1, intdiv($room, $gap) + ($stand->rows > 1 ? 1 : 0));
+
+        return self::of($rows, $stand->inRow, $length, Length::fromMillimetres($gap));
+    }
+
+    public static function of(int $rows, Length $inRow, Length $length, ?Length $rowGap = null): self
+    {
+        return new self($rows, intdiv($length->millimetres, max(1, $inRow->millimetres)), $rowGap ?? Length::fromMillimetres(0), $inRow, $length);
+    }
+
+    /** Plants on one acre at a row gap and an in-row gap: area / (row gap x in-row gap). */
+    public static function plantsPerArea(float $squareMetres, Length $rowGap, Length $inRow): float
+    {
+        return $squareMetres / ($rowGap->metres() * $inRow->metres());
+    }
+
+    public function spots(): int
+    {
+        return $this->rows * $this->spotsPerRow;
+    }
+
+    public function working(Source $rows, Source $inRow): Working
+    {
+        return Working::of(
+            'Spots in the bed',
+            $this->spots(),
+            'spots',
+            'rows x (length / distance in the row, whole spots only)',
+            'rows * floor(length / inRow + 0.0000001)',
+            [
+                Input::of('rows', 'rows across the bed', $this->rows, 'rows', $rows),
+                Input::of('length', 'length planted', $this->length->centimetres(), 'cm', Source::garden('the planting')),
+                Input::of('inRow', 'distance in the row', $this->inRow->centimetres(), 'cm', $inRow),
+            ],
+            Source::practice(),
+        );
+    }
+}

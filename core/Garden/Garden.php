@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Garden;
+
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\Day;
+
+/** A whole garden as it stands on one day: all that a plan is drawn up from. */
+final readonly class Garden
+{
+    /**
+     * @param list<string>   $blocks    names, in walking order
+     * @param list<Bed>      $beds      in walking order
+     * @param list<PastCrop> $history
+     * @param list<Outlet>   $outlets
+     * @param list<Product>  $products
+     * @param list<Promise>  $promises
+     * @param list<Planting> $plantings
+     */
+    public function __construct(
+        public string $name,
+        public Day $today,
+        public Place $place,
+        public Settings $settings,
+        public array $blocks,
+        public array $beds,
+        public array $history,
+        public array $outlets,
+        public array $products,
+        public array $promises,
+        public array $plantings,
+    ) {
+    }
+
+    /** @param list<Planting> $plantings */
+    public function with(array $plantings, ?Day $today = null): self
+    {
+        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings);
+    }
+
+    /** @return array<string, Bed> by name */
+    public function bedsByName(): array
+    {
+        $byName = [];
+        foreach ($this->beds as $bed) {
+            $byName[$bed->name] = $bed;
+        }
+
+        return $byName;
+    }
+
+    /** Metres of bed of one place type. */
+    public function metresOf(PlaceType $place): float
+    {
+        $metres = 0.0;
+        foreach ($this->beds as $bed) {
+            $metres += $bed->place === $place ? $bed->length->metres() : 0.0;
+        }
+
+        return $metres;
+    }
+}

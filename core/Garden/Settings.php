@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Garden;
+
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Time\Weekday;
+
+/**
+ * The garden's own choices. Costs are in cents.
+ *
+ * Rent is what a metre of bed is worth for a week; the shortage factor says how much worse an
+ * unkept promise is than its price. Both steer the planner and are stated, positive defaults.
+ */
+final readonly class Settings
+{
+    /**
+     * @param non-empty-list<Weekday>  $sowingDays
+     * @param array<string, int|float> $rent       cents per bed metre and week, by place type
+     * @param array<string, int>       $rotation   years between crops of one family, by place type; 0: none
+     */
+    public function __construct(
+        public Units $units,
+        public string $currency,
+        public array $sowingDays,
+        public string $recipe,
+        public array $rent,
+        public float $shortageFactor,
+        public float $keepingShare,
+        public int $wage,
+        public array $rotation,
+        public Length $compostDepth,
+        public float $nitrogenRate,
+        public float $fertiliserNitrogen,
+    ) {
+    }
+
+    public function rentAt(PlaceType $place): float
+    {
+        return (float) ($this->rent[$place->value] ?? 0.0);
+    }
+
+    public static function usual(): self
+    {
+        return new self(
+            Units::Metric,
+            'EUR',
+            [Weekday::Tuesday],
+            'compost-mulch',
+            ['field' => 20, 'tunnel' => 60, 'heated' => 90],
+            1.5,
+            0.002,
+            1800,
+            ['field' => 3, 'tunnel' => 0, 'heated' => 0],
+            Length::fromCentimetres(2),
+            10.0,
+            10.0,
+        );
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Promise\Need;
+
+/**
+ * Which planting serves which market day: needs in the order of days, the produce that is lost soonest first (so
+ * that nothing spoils behind something younger), nothing before it is ready, nothing beyond its keeping time.
+ * What waits in store shrinks by the weekly loss.
+ */
+final readonly class Allocation
+{
+    /**
+     * @param list<int>                $served units served, by need
+     * @param array<string, int>       $used   units served from each planting
+     * @param list<array<string, int>> $from   units by planting, by need
+     */
+    private function __construct(public array $served, public array $used, public array $from)
+    {
+    }
+
+    /**
+     * @param list<Need> $needs
+     * @param list<Lot>  $lots
+     */
+    public static function of(array $needs, array $lots): self
+    {
+        usort($lots, static fn (Lot $a, Lot $b): int => [$a->to, $a->from, $a->planting] <=> [$b->to, $b->from, $b->planting]);
+        $left = array_map(static fn (Lot $lot): float => $lot->units, $lots);
+        $served = [];
+        $from = [];
+        $used = [];
+        foreach ($needs as $need) {
+            $wanted = $need->units;
+            $sources = [];
+            foreach ($lots as $i => $lot) {
+                if (0 === $wanted) {
+                    break;
+                }
+                if ($left[$i] <= 0 || $lot->from > $need->day || $need->day > $lot->to + $need->reach) {
+                    continue;
+                }
+                $sound = self::soundShare($lot, $need->day);
+                $take = min($wanted, (int) floor($left[$i] * $sound + 1e-9));
+                if ($take > 0) {
+                    $left[$i] -= $take / $sound;
+                    $wanted -= $take;
+                    $sources[$lot->planting] = ($sources[$lot->planting] ?? 0) + $take;
+                    $used[$lot->planting] = ($used[$lot->planting] ?? 0) + $take;
+                }
+            }
+            $served[] = $need->units - $wanted;
+            $from[] = $sources;
+        }
+
+        return new self($served, $used, $from);
+    }
+
+    /** Share of a lot still sound on a day: it loses from the day it is ready, as the planner counts it. */
+    private static function soundShare(Lot $lot, int $day): float
+    {
+        return $lot->weeklyLoss > 0.0 ? (1 - $lot->weeklyLoss) ** (max(0, $day - $lot->from) / 7) : 1.0;
+    }
+}

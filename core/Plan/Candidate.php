@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\PlaceType;
+
+/** One way to grow an item: method, place and sowing day, with all that follows from them. Days are day numbers. */
+final readonly class Candidate
+{
+    /**
+     * @param int               $ground    sown in the bed or planted out
+     * @param int               $bedStart  first day the bed is taken, preparation included
+     * @param int               $ready     first harvest
+     * @param int               $lastField last day it stands fit in the bed
+     * @param float             $perMetre  units per bed metre over the whole harvest
+     * @param float             $setUp     cents, whatever the length
+     * @param float             $cost      cents per bed metre
+     * @param array<int, float> $curve     units per metre by day, for cuts and picking
+     */
+    public function __construct(
+        public string $item,
+        public Method $method,
+        public PlaceType $place,
+        public string $recipe,
+        public int $sow,
+        public int $ground,
+        public int $bedStart,
+        public int $ready,
+        public int $lastField,
+        public float $perMetre,
+        public float $setUp,
+        public float $cost,
+        public array $curve,
+    ) {
+    }
+
+    /** Orders candidates that cost the same: earlier sowing day, then this. */
+    public function key(): string
+    {
+        return $this->item.'@'.$this->sow.'/'.$this->place->value.'/'.$this->method->value;
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Harvest\HarvestCurve;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+
+/**
+ * All ways to grow a crop in a garden between today and the last market day: every place type, method and
+ * sowing day inside the crop's window, by plain catalogue days.
+ */
+final readonly class Candidates
+{
+    /** Hours at the start of any sowing, whatever its length: fetch, set up, label, note (common practice, no source). */
+    private const SET_UP_HOURS = 0.5;
+    /** Hours per 100 bed metres to put the crop into the ground (common practice, no source). */
+    private const HOURS_SOWN = 1.0;
+    private const HOURS_TRANSPLANTED = 4.0;
+    /** Cents per cell raised: compost, tray wear, bench (own model: a stated default). */
+    private const CENTS_PER_CELL = 3.0;
+    /** An unheated tunnel keeps tender crops alive so many days beyond the first frost outside (common practice, no source). */
+    private const TUNNEL_FROST_DAYS = 28;
+
+    public function __construct(private Garden $garden, private RecipeBook $recipes)
+    {
+    }
+
+    /** @return list<Candidate> by sowing day */
+    public function of(Crop $crop, Day $from, Day $until): array
+    {
+        if (Pattern::Perennial === $crop->pattern) {
+            return [];
+        }
+        $candidates = [];
+        for ($day = $from; $day->isBefore($until); $day = $day->plus(1)) {
+            if (!\in_array($day->weekday(), $this->garden->settings->sowingDays, true)) {
+                continue;
+            }
+            foreach ($crop->places() as $place) {
+                foreach ($this->garden->metresOf($place) > 0.0 ? $crop->methods() : [] as $method) {
+                    $candidates[] = $this->sownOn($crop, $day, $place, $method);
+                }
+            }
+        }
+
+        return array_values(array_filter($candidates, static fn (?Candidate $c): bool => null !== $c && $c->bedStart >= $from->number));
+    }
+
+    /** What a sowing on that day would be, whether or not it is a sowing day; null when the crop cannot go into the ground then. */
+    public function sownOn(Crop $crop, Day $sow, PlaceType $place, Method $method): ?Candidate
+    {
+        $days = $crop->timing->daysFor($method);
+        $ground = Method::Transplanted === $method ? $sow->plus($crop->timing->nurseryDays) : $sow;
+        $window = $crop->sowing[$place->value] ?? null;
+        if (null === $days || null === $window || !$window->contains($ground)) {
+            return null;
+        }
+        $recipe = $this->recipeFor($crop);
+        $ready = $ground->number + $days + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
+        $curve = $crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm);
+        $last = min($crop->pattern->isStock() ? $ready + $crop->timing->hold : $ready + max(array_keys($curve)), $this->frostEnd($crop, $ground, $place));
+        if ($last < $ready) {
+            return null;
+        }
+        $yields = [];
+        foreach ($curve as $after => $share) {
+            if ($ready + $after <= $last) {
+                $yields[$ready + $after] = $share * $crop->produce->perMetre;
+            }
+        }
+        $last = $crop->pattern->isStock() || [] === $yields ? $last : max(array_keys($yields));
+
+        return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
+            $ground->number - $this->recipes->get($recipe)->leadDays(), $ready, $last, $crop->produce->perMetre,
+            $this->setUp(), $this->costPerMetre($crop, $method, $recipe), $yields);
+    }
+
+    public function recipeFor(Crop $crop): string
+    {
+        return '' !== $crop->recipe && $this->recipes->has($crop->recipe) ? $crop->recipe : $this->garden->settings->recipe;
+    }
+
+    /** Day number after which frost has ended a tender crop that went into the ground on that day. */
+    private function frostEnd(Crop $crop, Day $ground, PlaceType $place): int
+    {
+        if (!$crop->tender || PlaceType::Heated === $place) {
+            return \PHP_INT_MAX;
+        }
+        $frost = $this->garden->place->firstFrost->in($ground->year());
+        if ($frost->isBefore($ground)) {
+            $frost = $this->garden->place->firstFrost->in($ground->year() + 1);
+        }
+
+        return $frost->number - 1 + (PlaceType::Tunnel === $place ? self::TUNNEL_FROST_DAYS : 0);
+    }
+
+    private function setUp(): float
+    {
+        return self::SET_UP_HOURS * $this->garden->settings->wage;
+    }
+
+    private function costPerMetre(Crop $crop, Method $method, string $recipe): float
+    {
+        $planting = Method::Transplanted === $method ? self::HOURS_TRANSPLANTED : self::HOURS_SOWN;
+        $hours = ($this->recipes->get($recipe)->hoursPer100Metres() + $planting) / 100;
+        $spots = $crop->stand->rows / $crop->stand->inRow->metres();
+        $cells = Method::Transplanted === $method ? $spots / (1 - $crop->stand->trayLoss) * self::CENTS_PER_CELL : 0.0;
+
+        return $hours * $this->garden->settings->wage + $cells;
+    }
+}

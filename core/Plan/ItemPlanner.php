@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\Kernel\CoverProblem;
+use JollyFurrow\Plan\Kernel\CoverSuccessions;
+use JollyFurrow\Plan\Kernel\OnceProblem;
+use JollyFurrow\Plan\Kernel\OnceSuccessions;
+use JollyFurrow\Promise\Need;
+
+/** Sizes and dates the successions of one item against its needs: hands the numbers to the kernel and reads its answer. */
+final readonly class ItemPlanner
+{
+    /** Valuations the covering search may spend on one item. */
+    private const EFFORT = 3000;
+    /** A need may not cost less than this a unit, or nothing would be sown for it. Cents. */
+    private const LEAST_PENALTY = 1.0;
+
+    /** @param array<string, float> $values cents a unit of the item fetches */
+    public function __construct(private Garden $garden, private Grid $grid, private RentSums $rents, private array $values)
+    {
+    }
+
+    /**
+     * @param list<Need>      $needs
+     * @param list<Candidate> $candidates
+     */
+    public function plan(Crop $crop, array $needs, array $candidates): ItemPlan
+    {
+        $needs = array_values(array_filter($needs, static fn (Need $need): bool => $need->units > 0));
+        if ([] === $needs || [] === $candidates) {
+            return new ItemPlan([], 0.0);
+        }
+        $chosen = (new CandidateChoice($this->rents))->of($candidates, $needs);
+
+        return $crop->pattern->isStock() ? $this->once($crop, $needs, $chosen) : $this->cover($crop, $needs, $chosen);
+    }
+
+    /** Cents for one unit short. */
+    public function penalty(Crop $crop): float
+    {
+        $factor = $this->garden->settings->shortageFactor;
+
+        return max(self::LEAST_PENALTY, $factor * ($this->values[$crop->item()] ?? 0.0));
+    }
+
+    /**
+     * Cents a unit and day after it is ready.
+     *
+     * The setting is read into a variable first: PHP 8.2's tracing JIT was seen to hand on the settings object
+     * itself where the two readings stood in one expression.
+     */
+    private function keeping(Crop $crop): float
+    {
+        $share = $this->garden->settings->keepingShare;
+
+        return $share * ($this->values[$crop->item()] ?? 0.0);
+    }
+
+    /**
+     * @param list<Need>      $needs
+     * @param list<Candidate> $candidates
+     */
+    private function once(Crop $crop, array $needs, array $candidates): ItemPlan
+    {
+        $loss = $crop->produce->weeklyLoss;
+        $base = $needs[0]->day;
+        $problem = new OnceProblem(
+            array_map(static fn (Need $n): int => $n->day, $needs),
+            array_map(static fn (Need $n): int => (int) ceil($n->units / self::sound($loss, $n->day - $base) - 1e-9), $needs),
+            array_map(static fn (Need $n): int => $n->reach, $needs),
+            array_map(static fn (Candidate $c): string => $c->key(), $candidates),
+            array_map(static fn (Candidate $c): int => $c->sow, $candidates),
+            array_map(static fn (Candidate $c): int => $c->bedStart, $candidates),
+            array_map(static fn (Candidate $c): int => $c->ready, $candidates),
+            array_map(static fn (Candidate $c): int => $c->lastField, $candidates),
+            array_map(static fn (Candidate $c): float => $c->perMetre / self::sound($loss, $c->ready - $base), $candidates),
+            array_map(static fn (Candidate $c): float => $c->setUp, $candidates),
+            array_map(static fn (Candidate $c): float => $c->cost, $candidates),
+            array_map(fn (Candidate $c): array => $this->rents->sums[$c->place->value], $candidates),
+            $this->rents->first,
+            array_map(fn (Candidate $c): float => $this->stepMetres($c->place), $candidates),
+            1,
+            array_map(fn (Candidate $c): int => $this->maxSteps($c->place), $candidates),
+            $this->penalty($crop),
+            $this->keeping($crop),
+        );
+        $solution = OnceSuccessions::solve($problem);
+
+        return new ItemPlan(array_map(static fn (array $s): array => ['candidate' => $candidates[$s['candidate']], 'steps' => $s['steps'], 'end' => $s['end']], $solution->plantings), $solution->cost);
+    }
+
+    /**
+     * @param list<Need>      $needs
+     * @param list<Candidate> $candidates
+     */
+    private function cover(Crop $crop, array $needs, array $candidates): ItemPlan
+    {
+        $problem = new CoverProblem(
+            array_map(static fn (Need $n): int => $n->day, $needs),
+            array_map(static fn (Need $n): int => $n->units, $needs),
+            array_map(static fn (Need $n): int => $n->reach, $needs),
+            array_map(static fn (Candidate $c): array => $c->curve, $candidates),
+            array_map(static fn (Candidate $c): float => $c->setUp, $candidates),
+            array_map(fn (Candidate $c): float => $c->cost + $this->rents->between($c->place, $c->bedStart, $c->lastField), $candidates),
+            array_map(fn (Candidate $c): float => $this->stepMetres($c->place), $candidates),
+            1,
+            array_map(fn (Candidate $c): int => $this->maxSteps($c->place), $candidates),
+            $this->penalty($crop),
+            self::EFFORT,
+        );
+        $solution = CoverSuccessions::solve($problem);
+
+        return new ItemPlan(array_map(static fn (array $s): array => ['candidate' => $candidates[$s['candidate']], 'steps' => $s['steps'], 'end' => $candidates[$s['candidate']]->lastField], $solution->plantings), $solution->cost);
+    }
+
+    /** Share still sound after so many days in store. Need and supply are both counted in units sound on one date. */
+    private static function sound(float $weeklyLoss, int $days): float
+    {
+        return $weeklyLoss > 0.0 ? (1 - $weeklyLoss) ** ($days / 7) : 1.0;
+    }
+
+    private function stepMetres(PlaceType $place): float
+    {
+        return $this->grid->quarter($place) / 1000;
+    }
+
+    private function maxSteps(PlaceType $place): int
+    {
+        return max(1, (int) floor($this->garden->metresOf($place) / $this->stepMetres($place) + 1e-9));
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Harvest\HarvestCurve;
+
+/**
+ * Units one planting has to give between two days. A stock may be cut on any of them; a cut or a picking has one day.
+ * Units are whole, but for goods that shrink in store: those are rounded down when they are taken.
+ */
+final readonly class Lot
+{
+    public function __construct(public string $planting, public int $from, public int $to, public float $units, public float $weeklyLoss)
+    {
+    }
+
+    /**
+     * What a planting gives, in whole units.
+     *
+     * @return list<self> by day
+     */
+    public static function of(Planting $planting, Crop $crop): array
+    {
+        $metres = $planting->length()->metres();
+        if ($crop->pattern->isStock()) {
+            $loss = $crop->produce->weeklyLoss;
+            $units = $planting->perMetre * $metres + 1e-9;
+
+            return [new self($planting->key, $planting->ready->number, $planting->clear->number, $loss > 0.0 ? $units : floor($units), $loss)];
+        }
+        $lots = [];
+        $sum = 0.0;
+        $whole = 0;
+        foreach (self::days($planting, $crop) as $day => $share) {
+            $sum += $share * $planting->perMetre * $metres;
+            $upTo = (int) floor($sum + 1e-9);
+            if ($upTo > $whole) {
+                $lots[] = new self($planting->key, $day, $day, $upTo - $whole, 0.0);
+            }
+            $whole = $upTo;
+        }
+
+        return $lots;
+    }
+
+    /** @return array<int, float> share of the yield by day number, up to the day the bed is cleared */
+    private static function days(Planting $planting, Crop $crop): array
+    {
+        $days = [];
+        foreach (self::firstDays($planting, $crop) as $first) {
+            foreach (HarvestCurve::shares($crop->pattern, $crop->rhythm) as $after => $share) {
+                if ($first + $after <= $planting->clear->number) {
+                    $days[$first + $after] = $share;
+                }
+            }
+        }
+
+        return $days;
+    }
+
+    /** @return list<int> the first harvest, of every year for a perennial */
+    private static function firstDays(Planting $planting, Crop $crop): array
+    {
+        $window = $crop->rhythm->harvest;
+        if (Pattern::Perennial !== $crop->pattern || null === $window) {
+            return [$planting->ready->number];
+        }
+        $firsts = [];
+        for ($year = $planting->ready->year(); $year <= $planting->clear->year(); ++$year) {
+            $first = $window->from->in($year)->number;
+            if ($first >= $planting->ready->number && $first <= $planting->clear->number) {
+                $firsts[] = $first;
+            }
+        }
+
+        return $firsts;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Preparation;
+
+final readonly class RecipeBook
+{
+    /** @param non-empty-array<string, Recipe> $recipes */
+    private function __construct(private array $recipes)
+    {
+    }
+
+    /** @param non-empty-list<Recipe> $recipes */
+    public static function of(array $recipes): self
+    {
+        $byKey = [];
+        foreach ($recipes as $recipe) {
+            $byKey[$recipe->key] = $recipe;
+        }
+
+        return new self($byKey);
+    }
+
+    public function has(string $key): bool
+    {
+        return isset($this->recipes[$key]);
+    }
+
+    public function get(string $key): Recipe
+    {
+        return $this->recipes[$key] ?? throw new \OutOfBoundsException(\sprintf('There is no preparation recipe "%s".', $key));
+    }
+
+    /** @return list<Recipe> */
+    public function all(): array
+    {
+        return array_values($this->recipes);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Promise;
+
+/** Whole units of one item wanted on one market day, by outlets that take it equally old. */
+final readonly class Need
+{
+    /**
+     * @param int                $day      day number
+     * @param int                $reach    most days between cutting and this market day
+     * @param int                $units    packing loss included
+     * @param array<string, int> $byOutlet units by outlet key, first served first
+     */
+    public function __construct(public int $day, public int $reach, public int $units, public array $byOutlet)
+    {
+    }
+
+    public function withUnits(int $units): self
+    {
+        return new self($this->day, $this->reach, $units, $this->byOutlet);
+    }
+}

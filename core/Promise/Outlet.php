@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Promise;
+
+use JollyFurrow\Crop\Produce;
+use JollyFurrow\Time\Weekday;
+
+/** Who is promised vegetables, on which day of the week, and how fresh they must be. */
+final readonly class Outlet
+{
+    /**
+     * @param int      $priority       1 is served first when there is not enough
+     * @param int      $pickWindowDays picking for a market day opens so many days before it
+     * @param int|null $pickToSaleDays nothing older is taken; null: stored goods are welcome
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public Weekday $weekday,
+        public int $priority,
+        public int $pickWindowDays,
+        public ?int $pickToSaleDays,
+    ) {
+    }
+
+    /** How many days old produce may be on this outlet's market day. */
+    public function reach(Produce $produce): int
+    {
+        $reach = $produce->stored ? $produce->keepingDays : min($produce->keepingDays, $this->pickWindowDays);
+
+        return null === $this->pickToSaleDays ? $reach : min($reach, $this->pickToSaleDays);
+    }
+}

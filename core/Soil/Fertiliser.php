@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Soil;
+
+use JollyFurrow\Measure\Area;
+use JollyFurrow\Measure\Mass;
+use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Working;
+
+/** A fertiliser by its analysis, and how much of it carries a wanted amount of a nutrient. */
+final readonly class Fertiliser
+{
+    /** Elements in their oxides by molar mass: P in P2O5, K in K2O. */
+    public const P_IN_P2O5 = 0.4364;
+    public const K_IN_K2O = 0.8301;
+
+    /** Mass of product that carries the wanted mass of a nutrient at an analysis in percent. */
+    public static function productFor(Mass $nutrient, float $percent): Mass
+    {
+        if ($percent <= 0.0 || $percent > 100.0) {
+            throw new \DomainException(\sprintf('An analysis of %s %% is impossible; it lies above 0 and at most at 100.', $percent));
+        }
+
+        return Mass::fromGrams($nutrient->grams / ($percent / 100));
+    }
+
+    /**
+     * What to weigh out for a stretch.
+     *
+     * @param float $rate  grams of nitrogen per square metre at full feeding
+     * @param float $share the crop's share of it, by feeding class
+     */
+    public static function weighed(Area $area, float $rate, float $share, float $percent): Working
+    {
+        return Working::of(
+            'Fertiliser to weigh out',
+            self::productFor(Mass::fromGrams($area->squareMetres * $rate * $share), $percent)->grams,
+            'g',
+            'area x nitrogen rate x share for this feeding class / (nitrogen in the product / 100)',
+            'area * rate * share / (percent / 100)',
+            [
+                Input::of('area', 'area of the stretch', $area->squareMetres, 'm²', Source::garden('length x width')),
+                Input::of('rate', 'nitrogen rate', $rate, 'g/m²', Source::garden('settings')),
+                Input::of('share', 'share for the feeding class', $share, '', Source::practice()),
+                Input::of('percent', 'nitrogen in the product', $percent, '%', Source::garden('settings')),
+            ],
+            Source::practice(),
+        );
+    }
+}

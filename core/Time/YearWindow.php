@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Time;
+
+/** A window that returns every year, both days included; it may run over the turn of the year. */
+final readonly class YearWindow
+{
+    private function __construct(public MonthDay $from, public MonthDay $to)
+    {
+    }
+
+    public static function between(MonthDay $from, MonthDay $to): self
+    {
+        return new self($from, $to);
+    }
+
+    public function contains(Day $day): bool
+    {
+        $at = $day->month() * 100 + $day->dayOfMonth();
+        $from = $this->from->order();
+        $to = $this->to->order();
+
+        return $from <= $to ? $at >= $from && $at <= $to : $at >= $from || $at <= $to;
+    }
+}

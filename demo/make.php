@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Makes demo/garden.json: Larkspur Hollow, an invented garden, as it stands on Monday 2 March 2026, before the
+ * season is planned. Everything in it is made up. The same seed gives the same file.
+ */
+
+require dirname(__DIR__).'/vendor/autoload.php';
+
+use App\Garden\File\GardenWriter;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Money;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Part;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Weekday;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+$chance = new Randomizer(new Xoshiro256StarStar(1907));
+$today = Day::parse('2026-03-02');
+
+/* Six blocks of fifteen beds, two tunnels of four. */
+$beds = [];
+$blocks = ['A', 'B', 'C', 'D', 'E', 'F', 'Tunnel 1', 'Tunnel 2'];
+foreach ($blocks as $block) {
+    $inTunnel = str_starts_with($block, 'Tunnel');
+    for ($i = 1; $i <= ($inTunnel ? 4 : 15); ++$i) {
+        $name = $inTunnel ? 'T'.substr($block, -1).'-'.$i : $block.$i;
+        $beds[] = new Bed($name, $block, count($beds), Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres($inTunnel ? 40 : 45), $inTunnel ? PlaceType::Tunnel : PlaceType::Field);
+    }
+}
+
+/* Three seasons of history: each block followed a family, one year after the other, with exceptions. */
+$families = [
+    'cabbage' => ['broccoli', 'cabbage-early', 'kale', 'cauliflower', 'radish', 'turnip'],
+    'roots' => ['carrot', 'beet', 'carrot-storage', 'beet', 'fennel', 'parsley'],
+    'fruit' => ['squash-summer', 'squash-winter', 'potato-storage', 'potato-early', 'potato-storage', 'squash-winter'],
+    'leaf' => ['lettuce-head', 'spinach', 'chard', 'lettuce-leaf', 'lettuce-head', 'chard'],
+    'onion' => ['onion', 'leek', 'scallion', 'onion', 'onion', 'leek'],
+    'legume' => ['bean-bush', 'pea', 'corn', 'bean-bush', 'pea', 'corn'],
+];
+$groups = array_keys($families);
+$history = [];
+foreach ($beds as $bed) {
+    foreach ([2023, 2024, 2025] as $year) {
+        $blockNumber = array_search($bed->block, $blocks, true);
+        $group = PlaceType::Tunnel === $bed->place ? 'fruit' : $groups[($blockNumber + $year) % 6];
+        $crop = PlaceType::Tunnel === $bed->place ? ['tomato', 'cucumber', 'pepper', 'tomato'][$chance->getInt(0, 3)] : $families[$group][$chance->getInt(0, 5)];
+        $history[] = new PastCrop(Stretch::of($bed->name, 0, 25000), $crop, Day::fromDate($year, 8, 1)->plus($chance->getInt(0, 85)));
+    }
+}
+
+/* What stands or lies in store on 2 March. */
+$standing = [];
+$stand = function (string $item, string $bed, int $from, int $to, Method $method, string $sow, string $ground, string $ready, string $clear, float $perMetre, Standing $is = Standing::Growing) use (&$standing, $beds): void {
+    $place = array_values(array_filter($beds, fn (Bed $b): bool => $b->name === $bed))[0]->place;
+    $standing[] = new Planting($item.'@'.$sow.'#'.(count($standing) + 1), $item, $method, $place, 'compost-mulch', Day::parse($sow), Day::parse($ground), Day::parse($ground)->plus(-5), Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of($bed, $from, $to)], $is, false);
+};
+foreach (['F1', 'F2'] as $bed) {
+    $stand('garlic', $bed, 0, 25000, Method::Sown, '2025-10-21', '2025-10-21', '2026-07-14', '2026-07-21', 24);
+}
+foreach (['F3', 'F4', 'F5'] as $bed) {
+    $stand('asparagus', $bed, 0, 25000, Method::Sown, '2022-04-05', '2022-04-05', '2026-04-25', '2027-06-13', 6);
+}
+$stand('rhubarb', 'F6', 0, 12500, Method::Sown, '2021-04-01', '2021-04-01', '2026-04-20', '2027-06-10', 28);
+$stand('leek', 'C14', 0, 25000, Method::Transplanted, '2025-04-22', '2025-06-26', '2025-10-15', '2026-04-06', 11);
+$stand('spinach-autumn', 'T1-3', 0, 25000, Method::Sown, '2025-09-23', '2025-09-23', '2026-03-06', '2026-04-20', 12);
+$stand('mizuna', 'T1-4', 0, 12500, Method::Sown, '2026-02-05', '2026-02-05', '2026-03-16', '2026-03-31', 12);
+$stand('lettuce-head', 'T2-1', 0, 25000, Method::Transplanted, '2026-01-20', '2026-02-24', '2026-04-10', '2026-04-22', 9);
+$stand('carrot-storage', 'D15', 0, 18750, Method::Sown, '2025-06-10', '2025-06-10', '2025-10-01', '2025-11-03', 40, Standing::Cleared);
+$stand('potato-storage', 'E15', 0, 25000, Method::Sown, '2025-04-29', '2025-04-29', '2025-08-31', '2025-09-21', 38, Standing::Cleared);
+$stand('beet-storage', 'D14', 0, 12500, Method::Sown, '2025-06-24', '2025-06-24', '2025-09-22', '2025-11-01', 40, Standing::Cleared);
+$stand('onion', 'E14', 0, 25000, Method::Transplanted, '2025-02-18', '2025-04-09', '2025-07-27', '2025-08-10', 60, Standing::Cleared);
+
+/* Outlets. The kitchens want nothing older than three days. */
+$outlets = [
+    new Outlet('boxes', 'Box shares', Weekday::Wednesday, 1, 4, null),
+    new Outlet('stall', 'Saturday stall', Weekday::Saturday, 2, 4, null),
+    new Outlet('kitchen-north', 'Kitchen at the Weir', Weekday::Wednesday, 3, 3, 3),
+    new Outlet('kitchen-south', 'Kitchen Thornapple', Weekday::Friday, 3, 3, 3),
+    new Outlet('farm-shop', 'Farm shop', Weekday::Friday, 4, 4, null),
+];
+
+/* Products: name, unit, price in cents, item => units; then per outlet: quantity at the height, first and last week. */
+$rows = [
+    ['head-lettuce', 'Head lettuce', 'head', 180, ['lettuce-head' => 1], ['boxes' => 25, 'stall' => 28, 'kitchen-north' => 6, 'farm-shop' => 9], '05-16', '11-07'],
+    ['salad-mix', 'Salad mix', 'bag of 150 g', 320, ['lettuce-leaf' => 0.9, 'arugula' => 0.3, 'mizuna' => 0.3], ['stall' => 38, 'kitchen-north' => 16, 'kitchen-south' => 16, 'farm-shop' => 13], '05-06', '10-31'],
+    ['spinach', 'Spinach', 'bag of 200 g', 300, ['spinach' => 2], ['stall' => 22, 'boxes' => 25], '04-24', '06-20'],
+    ['spinach-autumn', 'Autumn spinach', 'bag of 200 g', 320, ['spinach-autumn' => 2], ['stall' => 19, 'kitchen-north' => 8], '09-18', '12-20'],
+    ['arugula', 'Arugula', 'bag of 100 g', 240, ['arugula' => 1], ['stall' => 19, 'kitchen-south' => 13], '04-20', '10-30'],
+    ['radish', 'Radishes', 'bunch', 200, ['radish' => 1], ['boxes' => 25, 'stall' => 25], '04-15', '10-24'],
+    ['carrot-bunch', 'Bunched carrots', 'bunch', 280, ['carrot' => 1], ['boxes' => 25, 'stall' => 35, 'farm-shop' => 9], '06-15', '10-10'],
+    ['carrot', 'Carrots', 'kg', 260, ['carrot-storage' => 10], ['boxes' => 14, 'stall' => 9, 'farm-shop' => 4], '10-14', '02-27'],
+    ['beet-bunch', 'Bunched beets', 'bunch', 260, ['beet' => 1], ['stall' => 19, 'boxes' => 23], '06-10', '10-03'],
+    ['beet', 'Beets', 'kg', 240, ['beet-storage' => 10], ['stall' => 4, 'boxes' => 6], '10-10', '02-20'],
+    ['turnip', 'Spring turnips', 'bunch', 260, ['turnip' => 1], ['stall' => 14, 'kitchen-south' => 6], '05-05', '10-17'],
+    ['kohlrabi', 'Kohlrabi', 'bulb', 150, ['kohlrabi' => 1], ['boxes' => 25, 'stall' => 19], '05-27', '10-24'],
+    ['broccoli', 'Broccoli', 'head', 280, ['broccoli' => 1], ['boxes' => 25, 'stall' => 20], '06-24', '10-17'],
+    ['cauliflower', 'Cauliflower', 'head', 350, ['cauliflower' => 1], ['stall' => 16, 'boxes' => 13], '07-04', '10-17'],
+    ['cabbage-early', 'Pointed cabbage', 'head', 250, ['cabbage-early' => 1], ['boxes' => 13, 'stall' => 14], '06-10', '10-03'],
+    ['cabbage', 'Storage cabbage', 'head', 300, ['cabbage-storage' => 1], ['boxes' => 5, 'stall' => 4], '10-14', '02-20'],
+    ['kale', 'Kale', 'bunch', 240, ['kale' => 1], ['boxes' => 23, 'stall' => 16, 'farm-shop' => 6], '06-24', '01-30'],
+    ['chard', 'Chard', 'bunch', 240, ['chard' => 1], ['boxes' => 23, 'stall' => 13], '06-03', '10-17'],
+    ['scallion', 'Scallions', 'bunch', 180, ['scallion' => 1], ['boxes' => 25, 'stall' => 23, 'kitchen-north' => 8], '06-03', '10-31'],
+    ['onion', 'Onions', 'kg', 240, ['onion' => 10], ['boxes' => 13, 'stall' => 9], '08-12', '02-27'],
+    ['leek', 'Leeks', 'stalk', 90, ['leek' => 1], ['boxes' => 25, 'stall' => 20], '09-15', '02-27'],
+    ['garlic', 'Garlic', 'bulb', 150, ['garlic' => 1], ['stall' => 14, 'boxes' => 19], '07-22', '11-28'],
+    ['tomato', 'Tomatoes', 'kg', 420, ['tomato' => 10], ['boxes' => 20, 'stall' => 28, 'kitchen-south' => 5], '07-22', '10-03'],
+    ['pepper', 'Sweet peppers', 'kg', 520, ['pepper' => 10], ['stall' => 9, 'boxes' => 5], '08-05', '10-03'],
+    ['cucumber', 'Cucumbers', 'fruit', 160, ['cucumber' => 1], ['boxes' => 28, 'stall' => 32], '06-24', '09-12'],
+    ['courgette', 'Summer squash', 'fruit', 80, ['squash-summer' => 1], ['boxes' => 44, 'stall' => 44, 'farm-shop' => 13], '07-08', '09-19'],
+    ['squash', 'Winter squash', 'fruit', 380, ['squash-winter' => 1], ['boxes' => 6, 'stall' => 5], '09-30', '01-16'],
+    ['bean', 'Bush beans', 'bag of 400 g', 360, ['bean-bush' => 4], ['stall' => 20, 'boxes' => 23], '07-15', '09-19'],
+    ['pea', 'Snap peas', 'bag of 300 g', 340, ['pea' => 3], ['stall' => 18, 'boxes' => 23], '06-10', '07-18'],
+    ['corn', 'Sweet corn', 'ear', 110, ['corn' => 1], ['stall' => 57, 'boxes' => 50], '08-05', '09-12'],
+    ['potato-new', 'New potatoes', 'kg', 320, ['potato-early' => 10], ['boxes' => 19, 'stall' => 16], '07-08', '08-22'],
+    ['potato', 'Potatoes', 'kg', 200, ['potato-storage' => 10], ['boxes' => 15, 'stall' => 11], '09-02', '02-27'],
+    ['parsley', 'Parsley', 'bunch', 160, ['parsley' => 1], ['boxes' => 13, 'stall' => 15, 'kitchen-north' => 5], '06-17', '10-31'],
+    ['basil', 'Basil', 'bunch', 200, ['basil' => 1], ['stall' => 16, 'kitchen-south' => 8], '07-01', '09-12'],
+    ['fennel', 'Fennel', 'bulb', 180, ['fennel' => 1], ['stall' => 14, 'boxes' => 15], '07-15', '10-17'],
+    ['asparagus', 'Asparagus', 'kg', 1200, ['asparagus' => 10], ['stall' => 4], '04-28', '06-13'],
+    ['rhubarb', 'Rhubarb', 'kg', 380, ['rhubarb' => 10], ['stall' => 3, 'farm-shop' => 1], '04-28', '06-06'],
+];
+$byKey = [];
+foreach ($outlets as $outlet) {
+    $byKey[$outlet->key] = $outlet;
+}
+$products = [];
+$promises = [];
+foreach ($rows as [$key, $name, $unit, $price, $parts, $quantities, $first, $last]) {
+    $products[] = new Product($key, $name, $unit, Money::fromCents($price), array_map(static fn (string $item, float|int $units): Part => new Part($item, (float) $units), array_keys($parts), $parts));
+    $from = MonthDay::parse($first)->in(2026);
+    $to = MonthDay::parse($last)->in(MonthDay::parse($last)->order() < MonthDay::parse($first)->order() ? 2027 : 2026);
+    foreach ($quantities as $outlet => $most) {
+        for ($day = $from; $day->number <= $to->number; $day = $day->plus(1)) {
+            if ($day->weekday() !== $byKey[$outlet]->weekday) {
+                continue;
+            }
+            $atEdge = min($day->since($from), $to->since($day)) < 14 ? 0.7 : 1.0;
+            $inAugust = 8 === $day->month() && 'stall' === $outlet ? 1.25 : 1.0;
+            $promises[] = new Promise($outlet, $key, $day, max(1.0, round($most * $atEdge * $inAugust * (0.95 + 0.1 * $chance->getInt(0, 10) / 10))));
+        }
+    }
+}
+usort($promises, static fn (Promise $a, Promise $b): int => [$a->day->number, $a->outlet, $a->product] <=> [$b->day->number, $b->outlet, $b->product]);
+
+$usual = Settings::usual();
+$settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...), $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth, $usual->nitrogenRate, $usual->fertiliserNitrogen);
+$garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing);
+file_put_contents(__DIR__.'/garden.json', (new GardenWriter())->write($garden));
+fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises), count($standing)));

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden\File;
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Weekday;
+
+/** Reads a garden file; docs/garden-file.schema.json describes it. */
+final readonly class GardenReader
+{
+    public const FORMAT = 'jolly-furrow-garden';
+    public const VERSION = 1;
+    public const MOST_MEGABYTES = 16;
+
+    public function __construct(private CropBook $book, private RecipeBook $recipes)
+    {
+    }
+
+    /** @throws UnusableFile naming every field that is wrong */
+    public function read(string $json): Garden
+    {
+        if (\strlen($json) > self::MOST_MEGABYTES * 1024 * 1024) {
+            throw UnusableFile::tooLarge(self::MOST_MEGABYTES);
+        }
+        try {
+            $values = json_decode($json, true, 32, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $e) {
+            throw UnusableFile::notJson($e->getMessage());
+        }
+        $faults = new Faults();
+        $root = new Node(\is_array($values) ? $values : [], '', $faults);
+        $garden = $this->garden($root, $faults);
+        if (null === $garden || $faults->areThere()) {
+            throw UnusableFile::with($faults);
+        }
+
+        return $garden;
+    }
+
+    private function garden(Node $root, Faults $faults): ?Garden
+    {
+        if (self::FORMAT !== $root->text('format')) {
+            $root->fault('format', 'must be "'.self::FORMAT.'".');
+
+            return null;
+        }
+        $root->int('version', self::VERSION, self::VERSION);
+        $blocks = array_values(array_unique($root->texts('blocks', 200)));
+        $beds = $this->beds($root, $blocks);
+        $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $beds);
+        $name = $root->text('name');
+        $today = $root->day('today');
+        $place = $this->place($root->object('place'));
+        $settings = $this->settings($root->object('settings'));
+        $history = $this->history($root, $lengths);
+        $promises = new PromiseReader($this->book);
+        $outlets = $promises->outlets($root);
+        $products = $promises->products($root);
+        $promised = $promises->promises($root, array_keys($outlets), array_keys($products));
+        $plantings = (new PlantingReader($this->book, $this->recipes))->plantings($root, $beds);
+
+        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings);
+    }
+
+    private function place(Node $node): Place
+    {
+        return new Place($node->text('name'), $node->float('latitude', -66, 66), $node->int('altitude_m', -400, 5000), $node->monthDay('last_frost'), $node->monthDay('first_frost'));
+    }
+
+    private function settings(Node $node): Settings
+    {
+        $days = [];
+        foreach ($node->texts('sowing_days', 7) as $word) {
+            $day = array_values(array_filter(Weekday::cases(), static fn (Weekday $d): bool => $d->name === $word))[0] ?? null;
+            if (null === $day) {
+                $node->fault('sowing_days', 'takes names of weekdays such as Tuesday.');
+                continue;
+            }
+            $days[$day->value] = $day;
+        }
+        if ([] === $days) {
+            $node->fault('sowing_days', 'needs at least one day of the week.');
+            $days = [Weekday::Monday];
+        }
+        $recipe = $node->key('recipe');
+        if (!$this->recipes->has($recipe)) {
+            $node->fault('recipe', 'is no preparation recipe there is.');
+        }
+        $rent = $node->object('rent');
+        $rotation = $node->object('rotation_years');
+        $places = array_map(static fn (PlaceType $p): string => $p->value, PlaceType::cases());
+
+        return new Settings(
+            $node->choice('units', Units::class),
+            $node->text('currency', 3, '/^[A-Z]{3}$/', 'a currency code such as EUR'),
+            array_values($days),
+            $recipe,
+            array_combine($places, array_map(static fn (string $p): float => $rent->float($p, 0.01, 100000), $places)),
+            $node->float('shortage_factor', 0.01, 1000),
+            $node->float('keeping_share', 0, 1),
+            $node->int('wage', 0, 1_000_000),
+            array_combine($places, array_map(static fn (string $p): int => $rotation->int($p, 0, 12), $places)),
+            Length::fromMillimetres($node->int('compost_depth_mm', 0, 300)),
+            $node->float('nitrogen_rate_g_m2', 0, 40),
+            $node->float('fertiliser_nitrogen_percent', 0.1, 100),
+        );
+    }
+
+    /**
+     * @param list<string> $blocks
+     *
+     * @return array<string, Bed> by name
+     */
+    private function beds(Node $root, array $blocks): array
+    {
+        $beds = [];
+        foreach ($root->objects('beds', 5000) as $position => $node) {
+            $name = $node->text('name', 20);
+            if (isset($beds[$name])) {
+                $node->fault('name', 'stands twice; every bed needs a name of its own.');
+            }
+            $block = $node->text('block', 60);
+            if (!\in_array($block, $blocks, true)) {
+                $node->fault('block', 'is not among the blocks of this file.');
+            }
+            $beds[$name] = new Bed($name, $block, $position, Length::fromMillimetres($node->int('length_mm', 500, 500_000)), Length::fromMillimetres($node->int('width_mm', 100, 10_000)), Length::fromMillimetres($node->int('path_mm', 0, 10_000)), $node->choice('place', PlaceType::class));
+        }
+
+        return $beds;
+    }
+
+    /**
+     * @param array<string, int> $lengths
+     *
+     * @return list<PastCrop>
+     */
+    private function history(Node $root, array $lengths): array
+    {
+        $history = [];
+        foreach ($root->objects('history') as $node) {
+            $stretch = StretchReader::stretch($node, $lengths);
+            $crop = $node->text('crop', 60);
+            $cleared = $node->day('cleared');
+            if (null !== $stretch) {
+                $history[] = new PastCrop($stretch, $crop, $cleared);
+            }
+        }
+
+        return $history;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden\File;
+
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Part;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\Weekday;
+
+/** Writes a garden file: the reader's inverse. */
+final class GardenWriter
+{
+    public function write(Garden $garden): string
+    {
+        return json_encode($this->values($garden), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)."\n";
+    }
+
+    /** @return array<string, mixed> */
+    private function values(Garden $garden): array
+    {
+        return [
+            'format' => GardenReader::FORMAT,
+            'version' => GardenReader::VERSION,
+            'name' => $garden->name,
+            'today' => $garden->today->iso(),
+            'place' => [
+                'name' => $garden->place->name,
+                'latitude' => $garden->place->latitude,
+                'altitude_m' => $garden->place->altitude,
+                'last_frost' => $garden->place->lastFrost->iso(),
+                'first_frost' => $garden->place->firstFrost->iso(),
+            ],
+            'settings' => $this->settings($garden->settings),
+            'blocks' => $garden->blocks,
+            'beds' => array_map(static fn (Bed $b): array => ['name' => $b->name, 'block' => $b->block, 'length_mm' => $b->length->millimetres, 'width_mm' => $b->width->millimetres, 'path_mm' => $b->path->millimetres, 'place' => $b->place->value], $garden->beds),
+            'history' => array_map(static fn (PastCrop $p): array => [...self::stretch($p->stretch), 'crop' => $p->crop, 'cleared' => $p->cleared->iso()], $garden->history),
+            'outlets' => array_map(static fn (Outlet $o): array => ['key' => $o->key, 'name' => $o->name, 'weekday' => $o->weekday->value, 'priority' => $o->priority, 'pick_window_days' => $o->pickWindowDays, 'pick_to_sale_days' => $o->pickToSaleDays], $garden->outlets),
+            'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit, 'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item, 'units' => $part->units], $p->parts)], $garden->products),
+            'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product, 'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
+            'plantings' => array_map(self::planting(...), $garden->plantings),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function settings(Settings $s): array
+    {
+        return [
+            'units' => $s->units->value,
+            'currency' => $s->currency,
+            'sowing_days' => array_map(static fn (Weekday $d): string => $d->name, $s->sowingDays),
+            'recipe' => $s->recipe,
+            'rent' => $s->rent,
+            'shortage_factor' => $s->shortageFactor,
+            'keeping_share' => $s->keepingShare,
+            'wage' => $s->wage,
+            'rotation_years' => $s->rotation,
+            'compost_depth_mm' => $s->compostDepth->millimetres,
+            'nitrogen_rate_g_m2' => $s->nitrogenRate,
+            'fertiliser_nitrogen_percent' => $s->fertiliserNitrogen,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function planting(Planting $p): array
+    {
+        return [
+            'key' => $p->key,
+            'item' => $p->item,
+            'method' => $p->method->value,
+            'place' => $p->place->value,
+            'recipe' => $p->recipe,
+            'sow' => $p->sow->iso(),
+            'ground' => $p->ground->iso(),
+            'bed_start' => $p->bedStart->iso(),
+            'ready' => $p->ready->iso(),
+            'clear' => $p->clear->iso(),
+            'per_metre' => $p->perMetre,
+            'standing' => $p->standing->value,
+            'locked' => $p->locked,
+            'remarks' => $p->remarks,
+            'pieces' => array_map(self::stretch(...), $p->pieces),
+        ];
+    }
+
+    /** @return array{bed: string, from_mm: int, to_mm: int, width_share: float} */
+    private static function stretch(Stretch $stretch): array
+    {
+        return ['bed' => $stretch->bed, 'from_mm' => $stretch->from, 'to_mm' => $stretch->to, 'width_share' => $stretch->widthShare];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Preparation;
+
+use App\Garden\File\Faults;
+use App\Garden\File\Node;
+use App\Garden\File\UnusableFile;
+use JollyFurrow\Preparation\Recipe;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Preparation\Step;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\SourceKind;
+use Symfony\Component\Yaml\Yaml;
+
+/** The preparation recipes that ship with the application: data/recipes.yaml. */
+final readonly class RecipeFile
+{
+    public function __construct(private string $path)
+    {
+    }
+
+    public function load(): RecipeBook
+    {
+        $faults = new Faults();
+        $recipes = [];
+        $values = Yaml::parseFile($this->path);
+        foreach (\is_array($values) ? $values : [] as $key => $value) {
+            $recipes[] = $this->recipe((string) $key, new Node(\is_array($value) ? $value : [], (string) $key, $faults));
+        }
+        $recipes = array_values(array_filter($recipes));
+        if ($faults->areThere() || [] === $recipes) {
+            throw UnusableFile::with($faults);
+        }
+
+        return RecipeBook::of($recipes);
+    }
+
+    private function recipe(string $key, Node $node): ?Recipe
+    {
+        $steps = array_map(static fn (Node $step): Step => new Step(
+            $step->text('name'),
+            $step->int('lead', 0, 400),
+            $step->float('hours', 0, 1000),
+            $step->text('tool', 60),
+            $step->text('condition', 120, '/^/'),
+            $step->text('caution', 200, '/^/'),
+        ), $node->objects('steps', 20));
+        usort($steps, static fn (Step $a, Step $b): int => $b->leadDays <=> $a->leadDays);
+
+        return [] === $steps ? null : new Recipe($key, $node->text('name'), $node->key('hatch'), $node->bool('compost'), $steps, Source::of($node->choice('source', SourceKind::class)));
+    }
+}
