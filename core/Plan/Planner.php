@@ -7,13 +7,11 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Promise\Values;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 
 /**
  * Draws up the plan: from promises to needs, from needs less what already stands to successions, from successions to
@@ -23,6 +21,8 @@ final readonly class Planner
 {
     /** Work of so many days ahead is left as it is. */
     public const FROZEN_DAYS = 21;
+    /** The whole plan, then twice more for what found no bed, in the beds that are left. */
+    private const ROUNDS = 3;
     /** Rents are known so many weeks past the last market day: long enough for any stay that begins before it. */
     private const RENT_WEEKS_BEYOND = 60;
 
@@ -34,25 +34,32 @@ final readonly class Planner
     {
         $needs = Needs::of($garden, $this->book);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS))));
-        $lots = $this->lots($kept);
-        $last = self::lastMarketDay($needs, $garden->today);
         $grid = Grid::of($garden);
+        $placing = new Placing($garden, $this->book, $grid, $kept);
+        $last = self::lastMarketDay($needs, $garden->today);
         $items = new ItemPlanner($garden, $grid, self::rents($garden, $last), Values::of($garden));
         $candidates = new Candidates($garden, $this->recipes);
-        $plans = [];
+        $open = $needs->items();
+        $cost = array_fill_keys($open, 0.0);
         $stopped = false;
-        foreach ($needs->items() as $i => $item) {
-            if (!$progress->at($i, \count($needs->items()), $this->book->get($item)->name)) {
-                $stopped = true;
-                break;
+        for ($round = 0; $round < self::ROUNDS && [] !== $open && !$stopped; ++$round) {
+            $lots = $this->lots([...$kept, ...$placing->new()]);
+            $plans = [];
+            foreach ($open as $i => $item) {
+                if (!$progress->at($i, \count($open), $this->book->get($item)->name)) {
+                    $stopped = true;
+                    break;
+                }
+                $crop = $this->book->get($item);
+                $rest = self::stillToServe($needs->for($item), Allocation::of($needs->for($item), $lots[$item] ?? []), $garden->today);
+                $ways = $candidates->of($crop, $garden->today, $last);
+                $plans[$item] = $items->plan($crop, $rest, 0 === $round ? $ways : $placing->withRoom($ways));
+                $cost[$item] += $plans[$item]->cost;
             }
-            $crop = $this->book->get($item);
-            $rest = self::stillToServe($needs->for($item), Allocation::of($needs->for($item), $lots[$item] ?? []), $garden->today);
-            $plans[$item] = $items->plan($crop, $rest, $candidates->of($crop, $garden->today, $last));
+            $open = $placing->place($plans);
         }
-        [$new, $unplaced] = $this->placed($garden, $grid, $kept, $plans);
 
-        return $this->account($garden, $needs, $kept, $new, $unplaced, array_map(static fn (ItemPlan $p): float => $p->cost, $plans), $stopped, true);
+        return $this->account($garden, $needs, $kept, $placing->new(), $placing->unplaced(), $cost, $stopped, true);
     }
 
     /** A plan that only tells how the plantings there are stand against the promises. */
@@ -111,69 +118,6 @@ final readonly class Planner
     }
 
     /**
-     * @param list<Planting>          $kept
-     * @param array<string, ItemPlan> $plans
-     *
-     * @return array{list<Planting>, list<Unplaced>}
-     */
-    private function placed(Garden $garden, Grid $grid, array $kept, array $plans): array
-    {
-        $beds = new FirstFitBeds($garden, $this->book, $grid);
-        foreach ($kept as $planting) {
-            $beds->take($planting);
-        }
-        $new = [];
-        $unplaced = [];
-        $keys = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $kept), true);
-        foreach (self::inOrderOfBedStart($plans) as ['candidate' => $candidate, 'steps' => $steps, 'end' => $end]) {
-            $wanted = $steps * $grid->quarter($candidate->place);
-            $stay = Period::fromFirstToLast(Day::of($candidate->bedStart), Day::of($end));
-            $pieces = $beds->find($candidate, $wanted, $stay);
-            $found = array_sum(array_map(static fn ($piece): int => $piece->to - $piece->from, $pieces));
-            if ($found < $wanted) {
-                $unplaced[] = new Unplaced($candidate, ($wanted - $found) / 1000, $wanted / 1000);
-            }
-            if ([] !== $pieces) {
-                $key = self::freeKey($candidate, $keys);
-                $keys[$key] = true;
-                $planting = self::planting($key, $candidate, $end, $pieces)->withRemarks($beds->breaches($candidate, $pieces, $stay));
-                $beds->take($planting);
-                $new[] = $planting;
-            }
-        }
-
-        return [$new, $unplaced];
-    }
-
-    /**
-     * @param array<string, ItemPlan> $plans
-     *
-     * @return list<array{candidate: Candidate, steps: int, end: int}>
-     */
-    private static function inOrderOfBedStart(array $plans): array
-    {
-        $all = array_merge([], ...array_values(array_map(static fn (ItemPlan $plan): array => $plan->successions, $plans)));
-        usort($all, static fn (array $a, array $b): int => [$a['candidate']->bedStart, -$a['steps'], $a['candidate']->key()] <=> [$b['candidate']->bedStart, -$b['steps'], $b['candidate']->key()]);
-
-        return $all;
-    }
-
-    /** @param array<string, bool> $taken */
-    private static function freeKey(Candidate $candidate, array $taken): string
-    {
-        for ($number = 1; isset($taken[$key = $candidate->item.'@'.Day::of($candidate->sow)->iso().'#'.$number]); ++$number) {
-        }
-
-        return $key;
-    }
-
-    /** @param list<\JollyFurrow\Garden\Stretch> $pieces */
-    private static function planting(string $key, Candidate $c, int $end, array $pieces): Planting
-    {
-        return new Planting($key, $c->item, $c->method, $c->place, $c->recipe, Day::of($c->sow), Day::of($c->ground), Day::of($c->bedStart), Day::of($c->ready), Day::of($end), $c->perMetre, $pieces, Standing::Planned, false);
-    }
-
-    /**
      * @param list<Planting>       $kept
      * @param list<Planting>       $new
      * @param list<Unplaced>       $unplaced
@@ -185,7 +129,7 @@ final readonly class Planner
         $grid = Grid::of($garden);
         $beds = new FirstFitBeds($garden, $this->book, $grid);
         array_map($beds->take(...), [...$kept, ...$new]);
-        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $drawn);
+        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $drawn, $unplaced);
         $served = [];
         $byItem = [];
         $shortages = [];

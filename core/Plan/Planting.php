@@ -70,10 +70,4 @@ final readonly class Planting
     {
         return $this->sow->isBefore($this->bedStart) ? $this->sow : $this->bedStart;
     }
-
-    /** @param list<string> $remarks */
-    public function withRemarks(array $remarks): self
-    {
-        return new self($this->key, $this->item, $this->method, $this->place, $this->recipe, $this->sow, $this->ground, $this->bedStart, $this->ready, $this->clear, $this->perMetre, $this->pieces, $this->standing, $this->locked, $remarks);
-    }
 }

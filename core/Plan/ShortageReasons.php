@@ -21,12 +21,14 @@ final class ShortageReasons
     /** @var array<string, list<Mend>> the latest sowing first */
     private array $known = [];
 
+    /** @param list<Unplaced> $unplaced */
     public function __construct(
         private readonly Garden $garden,
         private readonly Candidates $candidates,
         private readonly FirstFitBeds $beds,
         private readonly Grid $grid,
         private readonly bool $drawn,
+        private readonly array $unplaced,
     ) {
     }
 
@@ -45,12 +47,24 @@ final class ShortageReasons
                 continue;
             }
             if (null !== $mend->stretch) {
-                return [$this->drawn ? ShortageReason::TooDear : ShortageReason::NotPlanned, $mend];
+                return [$this->couldBe($crop, $need), $mend];
             }
             $blocked ??= $mend;
         }
 
         return null === $blocked ? [ShortageReason::NoSowing, null] : [ShortageReason::NoBed, $blocked];
+    }
+
+    /** Why it is short although a bed could still be found for some sowing. */
+    private function couldBe(Crop $crop, Need $need): ShortageReason
+    {
+        foreach ($this->unplaced as $lost) {
+            if ($lost->candidate->item === $crop->item() && self::serves($lost->candidate, $need)) {
+                return ShortageReason::NoBed;
+            }
+        }
+
+        return $this->drawn ? ShortageReason::TooDear : ShortageReason::NotPlanned;
     }
 
     /** @return list<Mend> */

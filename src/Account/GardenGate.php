@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+use App\Account\Entity\Account;
+use Doctrine\DBAL\Connection;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\ControllerEvent;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\Security\Csrf\CsrfToken;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
+
+/**
+ * The one place that lets a request into a garden. A stranger finds nothing there; whoever may not change it changes
+ * nothing; a request that changes something carries the page's token. A route may lower the role it asks for with the
+ * default "_least"; otherwise every change needs a grower.
+ */
+final readonly class GardenGate
+{
+    public const TOKEN = 'act';
+
+    public function __construct(private Security $security, private Connection $connection, private CsrfTokenManagerInterface $tokens)
+    {
+    }
+
+    #[AsEventListener(priority: 10)]
+    public function onController(ControllerEvent $event): void
+    {
+        $request = $event->getRequest();
+        $account = $this->security->getUser();
+        if (!$event->isMainRequest() || !$account instanceof Account) {
+            return;
+        }
+        $visit = null;
+        $gardenId = $request->attributes->get('garden');
+        if (\is_string($gardenId)) {
+            $visit = $this->visit($gardenId, $account) ?? throw new NotFoundHttpException('There is no such garden.');
+            $request->attributes->set('visit', $visit);
+        }
+        if ($request->isMethodSafe()) {
+            return;
+        }
+        $token = (string) ($request->headers->get('X-Token') ?? $request->request->getString('_token'));
+        if (!$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, $token))) {
+            throw new AccessDeniedHttpException('This page was open too long. Load it again and repeat what you did.');
+        }
+        $least = $request->attributes->get('_least');
+        if (null !== $visit && !$visit->role->mayDoWhat($least instanceof Role ? $least : Role::Grower)) {
+            throw new AccessDeniedHttpException('You may look at this garden but not change it. Ask its owner.');
+        }
+    }
+
+    private function visit(string $gardenId, Account $account): ?Visit
+    {
+        $row = $this->connection->fetchAssociative('SELECT g.name, m.role FROM member m JOIN garden g ON g.id = m.garden_id WHERE m.garden_id = ? AND m.account_id = ?', [$gardenId, $account->id]);
+        if (false === $row || !\is_string($row['name']) || !\is_string($row['role'])) {
+            return null;
+        }
+
+        return new Visit($gardenId, $row['name'], $account->id, Role::from($row['role']));
+    }
+}

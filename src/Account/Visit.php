@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+/** Who is looking at which garden, and what they may do there. Made by the gate alone. */
+final readonly class Visit
+{
+    public function __construct(public string $gardenId, public string $gardenName, public string $accountId, public Role $role)
+    {
+    }
+
+    public function mayPlan(): bool
+    {
+        return $this->role->mayDoWhat(Role::Grower);
+    }
+}

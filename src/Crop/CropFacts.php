@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crop;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Units;
+
+/** The values of a crop in a grower's words, each with its source. */
+final class CropFacts
+{
+    /** @return array<string, list<array{label: string, value: string, source: string}>> by heading */
+    public function of(Crop $crop, Units $units): array
+    {
+        $groups = ['Timing' => $this->timing($crop), 'Harvest and sale' => $this->harvest($crop), 'Spacing and seed' => $this->stand($crop, $units), 'Place' => $this->place($crop)];
+
+        return array_map(static fn (array $facts): array => array_map(static fn (array $f): array => ['label' => $f[0], 'value' => $f[1], 'source' => $crop->source($f[2])->words()], $facts), $groups);
+    }
+
+    /** @return list<array{string, string, string}> label, value, name in the book */
+    private function timing(Crop $crop): array
+    {
+        $t = $crop->timing;
+        $facts = [];
+        if (null !== $t->daysSown) {
+            $facts[] = ['Days to maturity, sown in the bed', $t->daysSown.' days', 'days_sown'];
+        }
+        if (null !== $t->daysTransplanted) {
+            $facts[] = ['Days in the nursery', $t->nurseryDays.' days', 'nursery_days'];
+            $facts[] = ['Days to maturity, from planting out', $t->daysTransplanted.' days', 'days_transplanted'];
+        }
+        $facts[] = ['Ripens over', $t->spread.' days', 'spread_days'];
+        $facts[] = ['Stands fit for', $t->hold.' days', 'hold_days'];
+
+        return $facts;
+    }
+
+    /** @return list<array{string, string, string}> */
+    private function harvest(Crop $crop): array
+    {
+        $p = $crop->produce;
+        $r = $crop->rhythm;
+        $facts = [
+            ['Harvest', $crop->pattern->words(), 'pattern'],
+            ['Sold by', $p->unit, 'unit'],
+            ['Yield per metre of bed', $p->amount($p->perMetre), 'yield_per_m'],
+            ['Lost in packing', Units::number(100 * $p->packingLoss, 1).' %', 'packing_loss'],
+            ['Keeps', $p->keepingDays.' days', 'keeping_days'],
+            ['Shrinks in store', Units::number(100 * $p->weeklyLoss, 2).' % a week', 'weekly_loss'],
+        ];
+
+        return match ($crop->pattern) {
+            Pattern::Cuts => [...$facts, ['Cuts', (string) $r->cuts, 'cuts'], ['Regrowth', $r->every.' days', 'every_days'], ['Each cut gives of the one before', Units::number(100 * $r->laterShare, 0).' %', 'later_share']],
+            Pattern::Picking => [...$facts, ['Picked every', $r->every.' days', 'every_days'], ['Picked for', $r->lasts.' days', 'picking_days'], ['Climbs to full picking in', $r->ramp.' days', 'ramp_days']],
+            Pattern::Perennial => [...$facts, ['Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'], ['Harvested', ($r->harvest?->from->iso() ?? '').' to '.($r->harvest?->to->iso() ?? ''), 'harvest_window']],
+            Pattern::Once, Pattern::DigAsNeeded => $facts,
+        };
+    }
+
+    /** @return list<array{string, string, string}> */
+    private function stand(Crop $crop, Units $units): array
+    {
+        $s = $crop->stand;
+
+        return [
+            ['Rows in a bed of '.$units->short(Length::fromCentimetres(75)), (string) $s->rows, 'rows'],
+            ['Distance in the row', $units->short($s->inRow), 'in_row_cm'],
+            ['Depth', $units->short($s->depth), 'depth_cm'],
+            ['Seeds per spot', (string) $s->seedsPerSpot, 'seeds_per_spot'],
+            ['Plants left at each spot', (string) $s->plantsPerSpot, 'plants_per_spot'],
+            ['Plants per seed unit', Units::number($s->plantsPerSeedUnit, 2), 'plants_per_seed_unit'],
+            ['Germination', Units::number(100 * $s->germination, 0).' %', 'germination'],
+            ['Field factor', Units::number(100 * $s->fieldFactor, 0).' %', 'field_factor'],
+            ['A thousand seeds weigh', Units::number($s->thousandSeedGrams, 2).' g', 'thousand_seed_g'],
+            ['Lost in the nursery', Units::number(100 * $s->trayLoss, 0).' %', 'tray_loss'],
+            ['Cells per tray', (string) $s->cellsPerTray, 'cells_per_tray'],
+        ];
+    }
+
+    /** @return list<array{string, string, string}> */
+    private function place(Crop $crop): array
+    {
+        $facts = [['Family', $crop->family, 'family'], ['Feeding', $crop->feeding->value, 'feeding'], ['Frost', $crop->tender ? 'tender' : 'bears light frost', 'frost_tender']];
+        foreach ($crop->places() as $place) {
+            $window = $crop->sowing[$place->value];
+            $facts[] = ['Into the ground, '.$place->words(), $window->from->iso().' to '.$window->to->iso(), 'ground_'.$place->value];
+        }
+
+        return $facts;
+    }
+}

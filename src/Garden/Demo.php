@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden;
+
+use App\Account\Accounts;
+use App\Account\DemoAccount;
+use App\Garden\File\GardenReader;
+use App\Plan\DrawUp;
+use App\Plan\Entity\PlantingRecord;
+use App\Record\ChangeLog;
+use App\Shared\Today;
+use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/**
+ * Loads the demo garden: the garden file moved to the running season, its plan as it was drawn up when the season
+ * began, and the work done up to today, but for one bed that is overdue.
+ */
+final readonly class Demo
+{
+    public function __construct(
+        #[Autowire('%kernel.project_dir%/demo/garden.json')]
+        private string $file,
+        private GardenReader $reader,
+        private GardenKeeper $keeper,
+        private Planner $planner,
+        private DrawUp $drawUp,
+        private Accounts $accounts,
+        private EntityManagerInterface $entities,
+        private ChangeLog $log,
+        private Today $today,
+        private SeasonShift $shift,
+    ) {
+    }
+
+    public function isLoaded(): bool
+    {
+        return null !== $this->accounts->find(DemoAccount::EMAIL);
+    }
+
+    public function load(): void
+    {
+        $account = $this->accounts->open(DemoAccount::EMAIL, DemoAccount::NAME, DemoAccount::PASSWORD);
+        $garden = $this->shift->toSeasonOf($this->reader->read((string) file_get_contents($this->file)), $this->today->day());
+        $id = $this->keeper->begin($garden, $account->id, 'Demo garden brought in from its file');
+        $plan = $this->planner->draw($garden);
+        $this->drawUp->keep($id, $account->id, $garden, $plan);
+        $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpToToday($id, $garden->with($plan->plantings())));
+    }
+
+    private function workUpToToday(string $gardenId, Garden $garden): void
+    {
+        $overdue = $this->overdue($garden);
+        foreach ($garden->plantings as $planting) {
+            $standing = $this->standingOn($planting);
+            if ($planting->key !== $overdue && $standing !== $planting->standing) {
+                $this->entities->getRepository(PlantingRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $planting->key])?->comeTo($standing);
+            }
+        }
+    }
+
+    private function standingOn(Planting $planting): Standing
+    {
+        $today = $this->today->day();
+
+        return match (true) {
+            $planting->clear->isBefore($today) => Standing::Cleared,
+            $planting->ground->isBefore($today) => Standing::Growing,
+            $planting->sow->isBefore($today) => Standing::InNursery,
+            default => Standing::Planned,
+        };
+    }
+
+    /** The sowing that should have gone into its bed last and has not. */
+    private function overdue(Garden $garden): ?string
+    {
+        $due = array_filter($garden->plantings, fn (Planting $p): bool => Standing::Planned === $p->standing && Standing::Growing === $this->standingOn($p) && $p->sow->equals($p->ground));
+        usort($due, static fn (Planting $a, Planting $b): int => [$b->ground->number, $a->key] <=> [$a->ground->number, $b->key]);
+
+        return [] === $due ? null : $due[0]->key;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden\Entity;
+
+use App\Shared\Doctrine\GardenRow;
+use Doctrine\ORM\Mapping as ORM;
+
+#[ORM\Entity]
+#[ORM\Table(name: 'block')]
+class BlockRecord extends GardenRow
+{
+    public function __construct(
+        string $gardenId,
+        #[ORM\Column(length: 60)]
+        private string $name,
+        #[ORM\Column]
+        private int $position,
+    ) {
+        parent::__construct($gardenId);
+    }
+}

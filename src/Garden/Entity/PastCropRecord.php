@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden\Entity;
+
+use App\Shared\Doctrine\GardenRow;
+use Doctrine\ORM\Mapping as ORM;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Time\Day;
+
+/** What stood on a stretch before. */
+#[ORM\Entity]
+#[ORM\Table(name: 'past_crop')]
+class PastCropRecord extends GardenRow
+{
+    #[ORM\Column]
+    private int $fromMm;
+    #[ORM\Column]
+    private int $toMm;
+    #[ORM\Column]
+    private float $widthShare;
+    #[ORM\Column(length: 60)]
+    private string $crop;
+    #[ORM\Column(type: 'day')]
+    private Day $cleared;
+
+    public function __construct(
+        string $gardenId,
+        #[ORM\Column(length: 36)]
+        private string $bedId,
+        PastCrop $past,
+    ) {
+        parent::__construct($gardenId);
+        $this->fromMm = $past->stretch->from;
+        $this->toMm = $past->stretch->to;
+        $this->widthShare = $past->stretch->widthShare;
+        $this->crop = $past->crop;
+        $this->cleared = $past->cleared;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden;
+
+use App\Account\Entity\Member;
+use App\Account\Role;
+use App\Garden\Entity\BedRecord;
+use App\Garden\Entity\BlockRecord;
+use App\Garden\Entity\GardenRecord;
+use App\Garden\Entity\PastCropRecord;
+use App\Plan\PlantingKeeper;
+use App\Promise\Entity\OutletRecord;
+use App\Promise\Entity\PartRecord;
+use App\Promise\Entity\ProductRecord;
+use App\Promise\Entity\PromiseRecord;
+use App\Record\ChangeLog;
+use App\Shared\Doctrine\GardenRow;
+use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Promise\Product;
+
+/** Stores a whole garden as a new one. */
+final readonly class GardenKeeper
+{
+    public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings)
+    {
+    }
+
+    /** @return string the new garden's id */
+    public function begin(Garden $garden, string $ownerId, string $words): string
+    {
+        $id = GardenRow::newId();
+        $this->entities->wrapInTransaction(function () use ($id, $garden, $ownerId, $words): void {
+            $this->entities->getConnection()->executeStatement('PRAGMA defer_foreign_keys = ON');
+            $this->entities->persist(new GardenRecord($id, $garden->name, $garden->place, $garden->settings));
+            $this->entities->persist(new Member($id, $ownerId, Role::Owner));
+            $beds = $this->beds($id, $garden);
+            $this->promises($id, $garden);
+            $this->plantings->keep($id, $garden->plantings, $beds);
+            $this->log->note($id, $ownerId, $words);
+        });
+
+        return $id;
+    }
+
+    /** @return array<string, string> bed name => id */
+    private function beds(string $id, Garden $garden): array
+    {
+        $blocks = [];
+        foreach ($garden->blocks as $position => $name) {
+            $blocks[$name] = $this->kept(new BlockRecord($id, $name, $position));
+        }
+        $beds = [];
+        foreach ($garden->beds as $bed) {
+            $beds[$bed->name] = $this->kept(new BedRecord($id, $blocks[$bed->block], $bed));
+        }
+        foreach ($garden->history as $past) {
+            $this->kept(new PastCropRecord($id, $beds[$past->stretch->bed], $past));
+        }
+
+        return $beds;
+    }
+
+    private function promises(string $id, Garden $garden): void
+    {
+        $outlets = [];
+        foreach ($garden->outlets as $position => $outlet) {
+            $outlets[$outlet->key] = $this->kept(new OutletRecord($id, $position, $outlet));
+        }
+        $products = [];
+        foreach ($garden->products as $position => $product) {
+            $products[$product->key] = $this->kept(new ProductRecord($id, $position, $product));
+        }
+        array_map(fn (Product $product) => $this->parts($id, $products[$product->key], $product), $garden->products);
+        foreach ($garden->promises as $promise) {
+            $this->kept(new PromiseRecord($id, $outlets[$promise->outlet], $products[$promise->product], $promise->day, $promise->quantity));
+        }
+    }
+
+    private function parts(string $id, string $productId, Product $product): void
+    {
+        foreach ($product->parts as $position => $part) {
+            $this->kept(new PartRecord($id, $productId, $position, $part));
+        }
+    }
+
+    private function kept(GardenRow $row): string
+    {
+        $this->entities->persist($row);
+
+        return $row->id;
+    }
+}

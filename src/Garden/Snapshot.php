@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden;
+
+use App\Shared\Row;
+use App\Shared\Today;
+use Doctrine\DBAL\Connection;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Money;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Part;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Weekday;
+
+/** A whole garden out of the database, in a fixed number of queries whatever its size. */
+final readonly class Snapshot
+{
+    public function __construct(private Connection $connection, private Today $today)
+    {
+    }
+
+    public function of(string $gardenId): Garden
+    {
+        $garden = $this->rows('SELECT * FROM garden WHERE garden_id = ?', $gardenId)[0] ?? throw new \OutOfBoundsException('There is no such garden.');
+        $blocks = array_map(static fn (Row $r): string => $r->text('name'), $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
+        $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'), MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
+
+        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId));
+    }
+
+    /** @return array<string, string> planting key => id */
+    public function plantingIds(string $gardenId): array
+    {
+        $ids = [];
+        foreach ($this->rows('SELECT id, key_name FROM planting WHERE garden_id = ?', $gardenId) as $row) {
+            $ids[$row->text('key_name')] = $row->text('id');
+        }
+
+        return $ids;
+    }
+
+    private static function settings(Row $row): Settings
+    {
+        $days = array_map(static fn (mixed $day): Weekday => Weekday::from(is_numeric($day) ? (int) $day : 1), array_values($row->json('sowing_days')));
+        $rent = array_map(static fn (mixed $cents): float => is_numeric($cents) ? (float) $cents : 0.0, $row->json('rent'));
+        $rotation = array_map(static fn (mixed $years): int => is_numeric($years) ? (int) $years : 0, $row->json('rotation'));
+
+        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'));
+    }
+
+    /** @return list<Bed> */
+    private function beds(string $gardenId): array
+    {
+        return array_map(static fn (Row $r, int $i): Bed => new Bed($r->text('name'), $r->text('block'), $i, Length::fromMillimetres($r->int('length')), Length::fromMillimetres($r->int('width')), Length::fromMillimetres($r->int('path')), PlaceType::from($r->text('place'))), $rows = $this->rows('SELECT b.*, k.name AS block FROM bed b JOIN block k ON k.garden_id = b.garden_id AND k.id = b.block_id WHERE b.garden_id = ? ORDER BY k.position, b.position, b.name', $gardenId), array_keys($rows));
+    }
+
+    /** @return list<PastCrop> */
+    private function history(string $gardenId): array
+    {
+        return array_map(static fn (Row $r): PastCrop => new PastCrop(self::stretch($r), $r->text('crop'), $r->day('cleared')), $this->rows('SELECT h.*, b.name AS bed FROM past_crop h JOIN bed b ON b.garden_id = h.garden_id AND b.id = h.bed_id WHERE h.garden_id = ? ORDER BY h.id', $gardenId));
+    }
+
+    /** @return list<Outlet> */
+    private function outlets(string $gardenId): array
+    {
+        return array_map(static fn (Row $r): Outlet => new Outlet($r->text('key_name'), $r->text('name'), Weekday::from($r->int('weekday')), $r->int('priority'), $r->int('pick_window_days'), $r->optionalInt('pick_to_sale_days')), $this->rows('SELECT * FROM outlet WHERE garden_id = ? ORDER BY position, key_name', $gardenId));
+    }
+
+    /** @return list<Product> */
+    private function products(string $gardenId): array
+    {
+        $parts = [];
+        foreach ($this->rows('SELECT * FROM product_part WHERE garden_id = ? ORDER BY position, id', $gardenId) as $row) {
+            $parts[$row->text('product_id')][] = new Part($row->text('item'), $row->float('units'));
+        }
+        $products = [];
+        foreach ($this->rows('SELECT * FROM product WHERE garden_id = ? ORDER BY position, key_name', $gardenId) as $row) {
+            if (isset($parts[$row->text('id')])) {
+                $products[] = new Product($row->text('key_name'), $row->text('name'), $row->text('unit'), Money::fromCents($row->int('price_cents')), $parts[$row->text('id')]);
+            }
+        }
+
+        return $products;
+    }
+
+    /** @return list<Promise> */
+    private function promises(string $gardenId): array
+    {
+        return array_map(static fn (Row $r): Promise => new Promise($r->text('outlet'), $r->text('product'), $r->day('day'), $r->float('quantity')), $this->rows('SELECT p.day, p.quantity, o.key_name AS outlet, q.key_name AS product FROM promise p JOIN outlet o ON o.garden_id = p.garden_id AND o.id = p.outlet_id JOIN product q ON q.garden_id = p.garden_id AND q.id = p.product_id WHERE p.garden_id = ? ORDER BY p.day, o.key_name, q.key_name', $gardenId));
+    }
+
+    /** @return list<Planting> */
+    private function plantings(string $gardenId): array
+    {
+        $pieces = [];
+        foreach ($this->rows('SELECT p.*, b.name AS bed FROM piece p JOIN bed b ON b.garden_id = p.garden_id AND b.id = p.bed_id WHERE p.garden_id = ? ORDER BY p.position, p.id', $gardenId) as $row) {
+            $pieces[$row->text('planting_id')][] = self::stretch($row);
+        }
+
+        return array_map(static fn (Row $r): Planting => new Planting($r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')), $r->text('recipe'), $r->day('sow'), $r->day('ground'), $r->day('bed_start'), $r->day('ready'), $r->day('clear'), $r->float('per_metre'), $pieces[$r->text('id')] ?? [], Standing::from($r->text('standing')), 0 !== $r->int('locked'), array_values(array_filter($r->json('remarks'), is_string(...)))), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
+    }
+
+    private static function stretch(Row $row): Stretch
+    {
+        return Stretch::of($row->text('bed'), $row->int('from_mm'), $row->int('to_mm'), $row->float('width_share'));
+    }
+
+    /** @return list<Row> */
+    private function rows(string $sql, string $gardenId): array
+    {
+        return array_map(static fn (array $row): Row => new Row($row), $this->connection->fetchAllAssociative($sql, [$gardenId]));
+    }
+}

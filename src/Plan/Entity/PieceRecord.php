@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Entity;
+
+use App\Shared\Doctrine\GardenRow;
+use Doctrine\ORM\Mapping as ORM;
+use JollyFurrow\Garden\Stretch;
+
+/** The stretch of bed one piece of a planting stands on. */
+#[ORM\Entity]
+#[ORM\Table(name: 'piece')]
+class PieceRecord extends GardenRow
+{
+    #[ORM\Column]
+    private int $fromMm;
+    #[ORM\Column]
+    private int $toMm;
+    #[ORM\Column]
+    private float $widthShare;
+
+    public function __construct(
+        string $gardenId,
+        #[ORM\Column(length: 36)]
+        private string $plantingId,
+        #[ORM\Column(length: 36)]
+        private string $bedId,
+        #[ORM\Column]
+        private int $position,
+        Stretch $stretch,
+    ) {
+        parent::__construct($gardenId);
+        $this->fromMm = $stretch->from;
+        $this->toMm = $stretch->to;
+        $this->widthShare = $stretch->widthShare;
+    }
+}

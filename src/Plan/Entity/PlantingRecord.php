@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Entity;
+
+use App\Shared\Doctrine\GardenRow;
+use Doctrine\ORM\Mapping as ORM;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Time\Day;
+
+#[ORM\Entity]
+#[ORM\Table(name: 'planting')]
+class PlantingRecord extends GardenRow
+{
+    #[ORM\Column(name: 'key_name', length: 100)]
+    private string $key;
+    #[ORM\Column(length: 60)]
+    private string $item;
+    #[ORM\Column(length: 12)]
+    private string $method;
+    #[ORM\Column(length: 10)]
+    private string $place;
+    #[ORM\Column(length: 60)]
+    private string $recipe;
+    #[ORM\Column(type: 'day')]
+    private Day $sow;
+    #[ORM\Column(type: 'day')]
+    private Day $ground;
+    #[ORM\Column(type: 'day')]
+    private Day $bedStart;
+    #[ORM\Column(type: 'day')]
+    private Day $ready;
+    #[ORM\Column(type: 'day')]
+    private Day $clear;
+    #[ORM\Column]
+    private float $perMetre;
+    #[ORM\Column(length: 10)]
+    private string $standing;
+    #[ORM\Column]
+    private bool $locked;
+    /** @var list<string> */
+    #[ORM\Column(type: 'json')]
+    private array $remarks;
+
+    public function __construct(string $gardenId, Planting $planting)
+    {
+        parent::__construct($gardenId);
+        $this->key = $planting->key;
+        $this->item = $planting->item;
+        $this->method = $planting->method->value;
+        $this->place = $planting->place->value;
+        $this->recipe = $planting->recipe;
+        $this->sow = $planting->sow;
+        $this->ground = $planting->ground;
+        $this->bedStart = $planting->bedStart;
+        $this->ready = $planting->ready;
+        $this->clear = $planting->clear;
+        $this->perMetre = $planting->perMetre;
+        $this->standing = $planting->standing->value;
+        $this->locked = $planting->locked;
+        $this->remarks = $planting->remarks;
+    }
+
+    public function comeTo(Standing $standing): void
+    {
+        $this->standing = $standing->value;
+    }
+}

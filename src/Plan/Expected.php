@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Allocation;
+use JollyFurrow\Plan\Lot;
+use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Time\Day;
+
+/** What each planting is expected to give, week by week, and which market days it serves. */
+final readonly class Expected
+{
+    /**
+     * @param array<string, array<int, int>>                      $weeks  planting => Monday => units cut
+     * @param array<string, list<array{day: Day, units: int}>> $serves planting => market days
+     * @param array<string, float>                                $total  planting => units it gives in all
+     */
+    private function __construct(public array $weeks, public array $serves, public array $total)
+    {
+    }
+
+    public static function of(Garden $garden, Plan $plan, CropBook $book): self
+    {
+        $lots = [];
+        $byKey = [];
+        foreach ($garden->plantings as $planting) {
+            $byKey[$planting->key] = $planting;
+            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $book->get($planting->item))];
+        }
+        $weeks = [];
+        $serves = [];
+        $total = [];
+        foreach ($lots as $item => $itemLots) {
+            $stock = $book->get($item)->pattern->isStock();
+            foreach ($itemLots as $lot) {
+                $total[$lot->planting] = ($total[$lot->planting] ?? 0.0) + $lot->units;
+                if (!$stock) {
+                    $monday = Day::of($lot->from)->week()->monday()->number;
+                    $weeks[$lot->planting][$monday] = ($weeks[$lot->planting][$monday] ?? 0) + (int) $lot->units;
+                }
+            }
+            $allocation = Allocation::of($plan->needs[$item] ?? [], $itemLots);
+            foreach ($allocation->from as $j => $sources) {
+                $day = $plan->needs[$item][$j]->day;
+                foreach ($sources as $key => $units) {
+                    $serves[$key][] = ['day' => Day::of($day), 'units' => $units];
+                    if ($stock) {
+                        $monday = Day::of(max($byKey[$key]->ready->number, min($day, $byKey[$key]->clear->number)))->week()->monday()->number;
+                        $weeks[$key][$monday] = ($weeks[$key][$monday] ?? 0) + $units;
+                    }
+                }
+            }
+        }
+
+        return new self($weeks, $serves, $total);
+    }
+
+    /** "sown 3 Mar, planted 31 Mar, ready 12 May, cleared 20 May" */
+    public static function dates(Planting $planting): string
+    {
+        $first = $planting->sow->equals($planting->ground) ? 'sown in the bed '.self::day($planting->sow) : 'sown '.self::day($planting->sow).', planted '.self::day($planting->ground);
+
+        return $first.', ready '.self::day($planting->ready).', cleared '.self::day($planting->clear);
+    }
+
+    public static function day(Day $day): string
+    {
+        return (int) $day->dayOfMonth().' '.date('M', (int) mktime(0, 0, 0, $day->month(), 1, 2001));
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\Visit;
+use App\Garden\Snapshot;
+use App\Plan\Entity\PlanRun;
+use App\Shared\Page;
+use App\Shared\Today;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class PlanController extends Page
+{
+    #[Route('/g/{garden}/plan', name: 'plan', methods: ['GET'])]
+    public function plan(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, CropBook $book, ShortList $short, Connection $connection): Response
+    {
+        $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
+        $garden = $stand->garden;
+
+        return $this->page($request, 'plan/plan.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'crops' => $book,
+            'short' => $short->of($garden, $stand->plan),
+            'kept' => number_format(100 * $stand->plan->keptShare(), 1),
+            'bent' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => [] !== $p->remarks && !$p->clear->isBefore($garden->today))),
+            'late' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => 'planned' === $p->standing->value && $p->firstWork()->isBefore($garden->today))),
+            'ids' => $snapshot->plantingIds($visit->gardenId),
+            'frozen' => $garden->today->plus(Planner::FROZEN_DAYS),
+            'last' => $connection->fetchAssociative("SELECT * FROM plan_run WHERE garden_id = ? AND state IN ('done', 'failed') ORDER BY started_at DESC, id DESC LIMIT 1", [$visit->gardenId]) ?: null,
+        ], 'plan');
+    }
+
+    /** Makes the run; the page then starts it and looks in on it. Without scripts the plan is drawn at once. */
+    #[Route('/g/{garden}/plan', name: 'draw_up', methods: ['POST'])]
+    public function start(Request $request, Visit $visit, EntityManagerInterface $entities, Today $today, DrawUp $drawUp, Connection $connection): Response
+    {
+        $run = new PlanRun($visit->gardenId, $today->now()->getTimestamp());
+        $entities->persist($run);
+        $entities->flush();
+        if ($request->headers->has('HX-Request')) {
+            return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($connection, $visit, $run->id), 'begin' => true]);
+        }
+        $this->draw($request, $visit, $run->id, $drawUp, $connection);
+
+        return $this->seeOther('plan', ['garden' => $visit->gardenId]);
+    }
+
+    #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_go', methods: ['POST'])]
+    public function go(Request $request, Visit $visit, string $run, DrawUp $drawUp, Connection $connection): Response
+    {
+        $this->run($connection, $visit, $run);
+        $this->draw($request, $visit, $run, $drawUp, $connection);
+
+        return new Response('', Response::HTTP_NO_CONTENT);
+    }
+
+    #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_progress', methods: ['GET'])]
+    public function progress(Visit $visit, string $run, Connection $connection): Response
+    {
+        $response = $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $found = $this->run($connection, $visit, $run), 'begin' => false]);
+        if (\in_array($found['state'], ['done', 'failed'], true)) {
+            $response->headers->set('HX-Redirect', $this->generateUrl('plan', ['garden' => $visit->gardenId]));
+        }
+
+        return $response;
+    }
+
+    #[Route('/g/{garden}/plan/run/{run}/stop', name: 'draw_up_stop', methods: ['POST'])]
+    public function stop(Visit $visit, string $run, Connection $connection): Response
+    {
+        $this->run($connection, $visit, $run);
+        $connection->update('plan_run', ['stop' => 1], ['id' => $run, 'garden_id' => $visit->gardenId]);
+
+        return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($connection, $visit, $run), 'begin' => false]);
+    }
+
+    /** The session is closed first: otherwise every other request of the same person would wait for the plan. */
+    private function draw(Request $request, Visit $visit, string $run, DrawUp $drawUp, Connection $connection): void
+    {
+        if (0 === $connection->update('plan_run', ['state' => 'drawing'], ['id' => $run, 'garden_id' => $visit->gardenId, 'state' => 'waiting'])) {
+            return;
+        }
+        $request->getSession()->save();
+        $progress = new RunProgress($connection, $run);
+        try {
+            $plan = $drawUp->draw($visit->gardenId, $visit->accountId, $progress);
+            $progress->finished(\sprintf('%d plantings new, %d left as they were.%s', \count($plan->new), \count($plan->kept), $plan->stoppedEarly ? ' Stopped early: what was not reached is not planned.' : ''));
+        } catch (\Throwable $failure) {
+            $progress->failed('The plan could not be drawn up. Nothing was changed.');
+            throw $failure;
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function run(Connection $connection, Visit $visit, string $run): array
+    {
+        return $connection->fetchAssociative('SELECT * FROM plan_run WHERE id = ? AND garden_id = ?', [$run, $visit->gardenId]) ?: throw $this->createNotFoundException('There is no such run.');
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\Visit;
+use App\Garden\Snapshot;
+use App\Shared\Page;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\RecipeBook;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class PlantingController extends Page
+{
+    #[Route('/g/{garden}/planting/{planting}', name: 'planting', methods: ['GET'])]
+    public function show(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, RecipeBook $recipes): Response
+    {
+        $key = array_search($planting, $snapshot->plantingIds($visit->gardenId), true);
+        $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
+        $found = array_values(array_filter($stand->garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? throw $this->createNotFoundException('There is no such planting.');
+        $crop = $book->get($found->item);
+
+        return $this->page($request, 'plan/planting.html.twig', [
+            'visit' => $visit,
+            'garden' => $stand->garden,
+            'planting' => $found,
+            'crop' => $crop,
+            'recipe' => $recipes->get($found->recipe),
+            'steps' => $recipes->get($found->recipe)->datedFor($found->ground, $found->length()),
+            'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),
+            'serves' => $stand->expected->serves[$found->key] ?? [],
+            'total' => $stand->expected->total[$found->key] ?? 0.0,
+        ], 'panel');
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Shortage;
+use JollyFurrow\Promise\Values;
+use JollyFurrow\Time\Day;
+
+/** What will be short, the dearest first, with the reason and the way out in words. */
+final readonly class ShortList
+{
+    public function __construct(private CropBook $book)
+    {
+    }
+
+    /** @return list<array{item: string, name: string, outlet: string, day: Day, amount: string, of: string, worth: float, reason: string, mend: string, product: string|null}> */
+    public function of(Garden $garden, Plan $plan): array
+    {
+        $values = Values::of($garden);
+        $outlets = [];
+        foreach ($garden->outlets as $outlet) {
+            $outlets[$outlet->key] = $outlet->name;
+        }
+        $rows = array_map(fn (Shortage $s): array => [
+            'item' => $s->item,
+            'name' => $this->book->get($s->item)->name,
+            'outlet' => $outlets[$s->outlet] ?? $s->outlet,
+            'day' => $s->day,
+            'amount' => $this->book->get($s->item)->produce->amount($s->units),
+            'of' => $this->book->get($s->item)->produce->amount($s->wanted),
+            'worth' => round($s->units * ($values[$s->item] ?? 0.0) / 100, 2),
+            'reason' => $s->reason->words(),
+            'mend' => $this->mend($garden, $s),
+            'product' => self::product($garden, $s->item),
+        ], $plan->shortages);
+        usort($rows, static fn (array $a, array $b): int => [$b['worth'], $a['day']->number, $a['item']] <=> [$a['worth'], $b['day']->number, $b['item']]);
+
+        return $rows;
+    }
+
+    private function mend(Garden $garden, Shortage $short): string
+    {
+        $mend = $short->mend;
+        if (null === $mend) {
+            return $short->reason->mend();
+        }
+        $candidate = $mend->candidate;
+        $sow = Expected::day(Day::of($candidate->sow));
+        $crop = $this->book->get($short->item);
+        if (null !== $mend->stretch) {
+            $units = floor($candidate->perMetre * $mend->stretch->length()->metres() + 1e-9);
+            $cost = $candidate->setUp + $mend->stretch->length()->metres() * $candidate->cost;
+
+            return \sprintf('Still possible: sow %s on bed %s by %s, ready %s; gives %s in all, costs %s %s in work and trays.', $garden->settings->units->long($mend->stretch->length()), $mend->stretch->bed, $sow, Expected::day(Day::of($candidate->ready)), $crop->produce->amount($units), $garden->settings->currency, number_format($cost / 100, 2));
+        }
+
+        return \sprintf('A sowing on %s would be ready on %s, but every %s bed is taken at some time from %s to %s: free or add one, or promise less of what stands there.', $sow, Expected::day(Day::of($candidate->ready)), $candidate->place->words(), Expected::day(Day::of($candidate->bedStart)), Expected::day(Day::of($candidate->ready)));
+    }
+
+    private static function product(Garden $garden, string $item): ?string
+    {
+        foreach ($garden->products as $product) {
+            foreach ($product->parts as $part) {
+                if ($part->item === $item) {
+                    return $product->key;
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Wall;
+
+use App\Plan\Expected;
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Time\Day;
+
+/** One piece of a planting as it is drawn on its bed's row: paths in the row's own pixels. */
+final readonly class Strip
+{
+    /** Room for the nursery thread above the bed, and the height a whole bed takes. */
+    public const HEAD = 6.0;
+    public const BED = 24.0;
+    public const ROW = 34.0;
+    private const LEAST_LABEL = 26.0;
+
+    /** @param list<array{x: float, y: float, w: float, h: float}> $notches */
+    private function __construct(
+        public string $id,
+        public string $css,
+        public string $hatch,
+        public string $prep,
+        public string $thread,
+        public ?float $threadDot,
+        public string $ridge,
+        public string $holding,
+        public string $end,
+        public array $notches,
+        public string $soil,
+        public string $label,
+        public float $labelX,
+        public float $labelY,
+        public bool $small,
+        public bool $flag,
+        public string $words,
+        public int $first,
+    ) {
+    }
+
+    /** @param array<int, int> $weeks units by the Monday of the week they are cut in */
+    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag): self
+    {
+        $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength), 1);
+        $height = round(self::BED * ($piece->to - $piece->from) / $bedLength - 1, 1);
+        $top = round($base - $height, 1);
+        $x = array_map($scale->x(...), [
+            'start' => $planting->bedStart->number, 'ground' => $planting->ground->number, 'ready' => $planting->ready->number,
+            'clear' => $planting->clear->number + 1, 'sow' => $planting->sow->number,
+        ]);
+        $stock = $crop->pattern->isStock();
+        $label = Family::glyph($crop->family).' '.$crop->name;
+        $room = ($x['clear'] - $x['ground']) >= self::LEAST_LABEL + 4.2 * mb_strlen($label);
+
+        return new self(
+            $id,
+            Family::css($crop->family),
+            $hatch,
+            $x['ground'] - $x['start'] > 0.5 ? \sprintf('M%s %sV%sH%sV%sZ', $x['start'], $base, round($base - min(5.0, $height), 1), $x['ground'], $base) : '',
+            $planting->sow->isBefore($planting->ground) && $x['ground'] > 0 ? \sprintf('M%s %sH%sV%s', $x['sow'], $t = round(max(2.0, $top - 3), 1), $x['ground'], $base) : '',
+            $planting->sow->isBefore($planting->ground) && $x['ground'] > 0 ? round(max(2.0, $top - 3), 1) : null,
+            self::ridge($planting, $scale, $base, $height),
+            \sprintf('M%s %sV%sL%s %sV%sZ', $x['ready'], $base, $top, $x['clear'], round($base - $height * ($stock ? 0.55 : 0.25), 1), $base),
+            \sprintf('M%s %sl4 %s', $x['clear'], $base, -min(6.0, $height)),
+            self::notches($weeks, $planting, $scale, $base, $height),
+            \sprintf('M%s %sH%s', $x['start'], $base, $x['clear']),
+            $room && ($height >= 7 || 0 === $piece->from % $bedLength) ? $label : '',
+            round(max($x['ground'], 0) + 3, 1),
+            round($base - 1.6, 1),
+            $height < 10,
+            $flag,
+            \sprintf('%s, bed %s, %s: %s', $crop->name, $piece->bed, $planting->standing->words(), Expected::dates($planting)),
+            $planting->bedStart->number,
+        );
+    }
+
+    /** The ridge rises with the share of its days to maturity that have gone by. */
+    private static function ridge(Planting $planting, Scale $scale, float $base, float $height): string
+    {
+        $from = $planting->ground->number;
+        $to = max($from + 1, $planting->ready->number);
+        $points = [];
+        for ($step = 0; $step <= 4; ++$step) {
+            $day = $from + ($to - $from) * $step / 4;
+            $points[] = $scale->x((int) round($day)).' '.round($base - $height * $step / 4, 1);
+        }
+
+        return 'M'.implode('L', $points).'V'.$base.'Z';
+    }
+
+    /**
+     * @param array<int, int> $weeks
+     *
+     * @return list<array{x: float, y: float, w: float, h: float}>
+     */
+    private static function notches(array $weeks, Planting $planting, Scale $scale, float $base, float $height): array
+    {
+        $most = [] === $weeks ? 0 : max($weeks);
+        $notches = [];
+        foreach ($weeks as $monday => $units) {
+            $from = $scale->x(max($monday, $planting->ready->number));
+            $to = $scale->x(min($monday + 7, $planting->clear->number + 1));
+            if ($units > 0 && $to - $from > 0.3) {
+                $tall = round(max(2.0, $height * $units / $most), 1);
+                $notches[] = ['x' => round($from + 0.4, 1), 'y' => round($base - $tall, 1), 'w' => round(max(1.2, $to - $from - 0.8), 1), 'h' => $tall];
+            }
+        }
+
+        return $notches;
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Wall;
+
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\Plan;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Time\Day;
+
+/** What stands below the beds: supply against promise of one product, and the free bed metres, week by week. */
+final readonly class SupplyStrip
+{
+    private const HEIGHT = 52.0;
+    private const FREE_HEIGHT = 22.0;
+
+    /**
+     * @return list<array{monday: Day, label: string, promised: float, served: float, short: float}> weeks with a promise
+     */
+    public function weeks(Garden $garden, Plan $plan, Product $product): array
+    {
+        $promised = [];
+        foreach ($garden->promises as $promise) {
+            if ($promise->product === $product->key) {
+                $monday = $promise->day->week()->monday()->number;
+                $promised[$monday] = ($promised[$monday] ?? 0.0) + $promise->quantity;
+            }
+        }
+        ksort($promised);
+        $weeks = [];
+        foreach ($promised as $monday => $quantity) {
+            $share = $this->share($plan, $product, $monday);
+            $week = Day::of($monday)->week();
+            $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'promised' => $quantity, 'served' => floor($quantity * $share + 1e-9), 'short' => $quantity - floor($quantity * $share + 1e-9)];
+        }
+
+        return $weeks;
+    }
+
+    /**
+     * @param list<array{monday: Day, label: string, promised: float, served: float, short: float}> $weeks
+     *
+     * @return array<string, mixed>
+     */
+    public function drawing(array $weeks, Scale $scale): array
+    {
+        $most = [] === $weeks ? 1.0 : max(array_column($weeks, 'promised'));
+        $bars = [];
+        foreach ($weeks as $week) {
+            if (!$scale->shows($week['monday']->number, $week['monday']->number)) {
+                continue;
+            }
+            $line = round(self::HEIGHT * (1 - $week['promised'] / $most), 1);
+            $top = round(self::HEIGHT * (1 - $week['served'] / $most), 1);
+            $bars[] = ['x' => round($scale->x($week['monday']->number) + 1.5, 1), 'w' => Scale::WEEK - 3, 'top' => $top, 'h' => round(self::HEIGHT - $top, 1), 'line' => $line, 'missing' => round($top - $line, 1), 'short' => $week['short'] > 0 ? '-'.$week['short'] : '', 'middle' => round($scale->x($week['monday']->number) + Scale::WEEK / 2, 1)];
+        }
+
+        return ['height' => self::HEIGHT, 'bars' => $bars];
+    }
+
+    /** @return list<array{monday: Day, label: string, free: float, of: float, x: float, w: float, y: float, h: float}> */
+    public function free(Garden $garden, PlaceType $place, Scale $scale): array
+    {
+        $of = $garden->metresOf($place);
+        $taken = array_fill($scale->first, 7 * $scale->weeks, 0.0);
+        foreach ($garden->plantings as $planting) {
+            if ($planting->place === $place) {
+                $metres = $planting->length()->metres();
+                for ($day = max($scale->first, $planting->bedStart->number); $day <= min($scale->end() - 1, $planting->clear->number); ++$day) {
+                    $taken[$day] += $metres;
+                }
+            }
+        }
+        $weeks = [];
+        for ($monday = $scale->first; $monday < $scale->end(); $monday += 7) {
+            $free = max(0.0, $of - max(\array_slice($taken, $monday - $scale->first, 7)));
+            $h = $of > 0 ? round(self::FREE_HEIGHT * $free / $of, 1) : 0.0;
+            $week = Day::of($monday)->week();
+            $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'free' => $free, 'of' => $of, 'x' => round($scale->x($monday) + 1.5, 1), 'w' => Scale::WEEK - 3, 'y' => round(self::FREE_HEIGHT - $h, 1), 'h' => $h];
+        }
+
+        return $weeks;
+    }
+
+    /** The least share any of the product's items is served to in that week. */
+    private function share(Plan $plan, Product $product, int $monday): float
+    {
+        $least = 1.0;
+        foreach ($product->parts as $part) {
+            $wanted = 0;
+            $served = 0;
+            foreach ($plan->needs[$part->item] ?? [] as $j => $need) {
+                if ($need->day >= $monday && $need->day < $monday + 7) {
+                    $wanted += $need->units;
+                    $served += $plan->served[$part->item][$j];
+                }
+            }
+            $least = min($least, $wanted > 0 ? $served / $wanted : 1.0);
+        }
+
+        return $least;
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Wall;
+
+use App\Plan\Expected;
+use JollyFurrow\Climate\DayLength;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+
+/** The season wall worked out for its template: every path and place in pixels, nothing left to calculate. */
+final readonly class WallDrawing
+{
+    private const AXIS_HEIGHT = 62.0;
+    private const CURVE_TOP = 18.0;
+    private const CURVE_BOTTOM = 46.0;
+    /** Days by which a frost is likely rather than possible, inside the frost band (own model: one date is all that is known yet). */
+    private const LIKELY = 30;
+
+    public function __construct(private CropBook $book, private RecipeBook $recipes)
+    {
+    }
+
+    /**
+     * @param array<string, string> $ids planting key => id
+     *
+     * @return list<array{bed: Bed, strips: list<Strip>}>
+     */
+    public function rows(Garden $garden, Expected $expected, array $ids, Scale $scale, string $block): array
+    {
+        $byBed = [];
+        $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $garden->bedsByName());
+        foreach ($garden->plantings as $planting) {
+            if (!$scale->shows(min($planting->sow->number, $planting->bedStart->number), $planting->clear->number)) {
+                continue;
+            }
+            $late = $planting->firstWork()->isBefore($garden->today) && 'planned' === $planting->standing->value;
+            foreach ($planting->pieces as $piece) {
+                $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $this->book->get($planting->item), $this->recipes->get($planting->recipe)->hatch, $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks);
+            }
+        }
+        $rows = [];
+        foreach ($garden->beds as $bed) {
+            if ('' === $block || $bed->block === $block) {
+                $strips = $byBed[$bed->name] ?? [];
+                usort($strips, static fn (Strip $a, Strip $b): int => $a->first <=> $b->first);
+                $rows[] = ['bed' => $bed, 'strips' => $strips];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, mixed> months, weeks, light and frost above the beds */
+    public function axis(Garden $garden, Scale $scale): array
+    {
+        $months = [];
+        $weeks = [];
+        for ($day = Day::of($scale->first); $day->number < $scale->end(); $day = $day->plus(7)) {
+            $week = $day->week();
+            $weeks[] = ['x' => $scale->x($day->number), 'label' => 0 === $week->number % 2 ? (string) $week->number : ''];
+        }
+        for ($day = Day::of($scale->first); $day->number < $scale->end(); $day = $day->plus(1)) {
+            if (1 === $day->dayOfMonth()) {
+                $months[] = ['x' => $scale->x($day->number), 'label' => date('M', (int) mktime(0, 0, 0, $day->month(), 1, 2001)).(1 === $day->month() ? ' '.$day->year() : '')];
+            }
+        }
+
+        return [
+            'height' => self::AXIS_HEIGHT,
+            'months' => $months,
+            'weeks' => $weeks,
+            'light' => $this->light($garden, $scale),
+            'ten' => self::lightY(10.0),
+            'frost' => $this->frost($garden, $scale),
+            'today' => $scale->shows($garden->today->number, $garden->today->number) ? $scale->x($garden->today->number) : null,
+        ];
+    }
+
+    private function light(Garden $garden, Scale $scale): string
+    {
+        $points = [];
+        for ($day = $scale->first; $day <= $scale->end(); $day += 7) {
+            $points[] = $scale->x($day).','.self::lightY(DayLength::hours($garden->place->latitude, Day::of($day)));
+        }
+
+        return implode(' ', $points);
+    }
+
+    /** From 7 hours at the bottom to 17 at the top. */
+    private static function lightY(float $hours): float
+    {
+        return round(self::CURVE_BOTTOM - (self::CURVE_BOTTOM - self::CURVE_TOP) * (max(7.0, min(17.0, $hours)) - 7.0) / 10.0, 1);
+    }
+
+    /** @return list<array{x: float, w: float, likely: bool}> */
+    private function frost(Garden $garden, Scale $scale): array
+    {
+        $bands = [];
+        $from = null;
+        $is = '';
+        for ($day = $scale->first; $day <= $scale->end(); ++$day) {
+            $now = $day === $scale->end() ? '' : self::frostOn($garden, Day::of($day));
+            if ($now !== $is) {
+                if (null !== $from && '' !== $is) {
+                    $bands[] = ['x' => $scale->x($from), 'w' => round($scale->x($day) - $scale->x($from), 1), 'likely' => 'likely' === $is];
+                }
+                $from = $day;
+                $is = $now;
+            }
+        }
+
+        return $bands;
+    }
+
+    private static function frostOn(Garden $garden, Day $day): string
+    {
+        $last = $garden->place->lastFrost->in($day->year());
+        $first = $garden->place->firstFrost->in($day->year());
+        $season = $first->since($last);
+        $north = $season > 0;
+        $inside = $north ? min($day->since($last), $first->since($day)) : max($day->since($last), $first->since($day));
+        if ($inside >= 0) {
+            return '';
+        }
+
+        return $inside > -self::LIKELY ? 'possible' : 'likely';
+    }
+}

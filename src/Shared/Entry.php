@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared;
+
+use JollyFurrow\Exception\BadInput;
+use JollyFurrow\Exception\Quote;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\LengthUnit;
+use JollyFurrow\Measure\Money;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
+
+/**
+ * What a person typed into a form. Each field is read by its kind; what is wrong is kept at the field, and the typing
+ * stays, so that a rejected form comes back filled in. Read all fields first, then ask isGood().
+ */
+final class Entry
+{
+    /** @var array<string, string> */
+    private array $faults = [];
+
+    /** @param array<mixed> $typed */
+    public function __construct(private readonly array $typed)
+    {
+    }
+
+    public static function fresh(): self
+    {
+        return new self([]);
+    }
+
+    public function raw(string $field, string $else = ''): string
+    {
+        $value = $this->typed[$field] ?? null;
+
+        return \is_scalar($value) ? trim((string) $value) : $else;
+    }
+
+    public function isBegun(): bool
+    {
+        return [] !== $this->typed;
+    }
+
+    /** @return list<string> */
+    public function several(string $field): array
+    {
+        $value = $this->typed[$field] ?? [];
+
+        return \is_array($value) ? array_values(array_filter(array_map(static fn (mixed $v): string => \is_scalar($v) ? trim((string) $v) : '', $value), static fn (string $v): bool => '' !== $v)) : [];
+    }
+
+    public function fault(string $field, string $message): void
+    {
+        $this->faults[$field] ??= $message;
+    }
+
+    public function isGood(): bool
+    {
+        return [] === $this->faults;
+    }
+
+    /** @return array<string, string> message by field */
+    public function faults(): array
+    {
+        return $this->faults;
+    }
+
+    public function text(string $field, int $longest): string
+    {
+        $text = $this->raw($field);
+        if ('' === $text || mb_strlen($text) > $longest || !mb_check_encoding($text, 'UTF-8')) {
+            $this->fault($field, '' === $text ? 'Please write something here.' : \sprintf('At most %d characters fit here.', $longest));
+        }
+
+        return $text;
+    }
+
+    public function int(string $field, int $least, int $most): int
+    {
+        $text = $this->raw($field);
+        if (1 !== preg_match('/^-?\d{1,9}$/', $text) || (int) $text < $least || (int) $text > $most) {
+            $this->fault($field, \sprintf('%s will not do. Write a whole number from %d to %d.', Quote::of($text), $least, $most));
+
+            return $least;
+        }
+
+        return (int) $text;
+    }
+
+    public function optionalInt(string $field, int $least, int $most): ?int
+    {
+        return '' === $this->raw($field) ? null : $this->int($field, $least, $most);
+    }
+
+    public function float(string $field, float $least, float $most): float
+    {
+        $text = str_replace(',', '.', $this->raw($field));
+        if (1 !== preg_match('/^-?\d{1,9}(\.\d{1,6})?$/', $text) || (float) $text < $least || (float) $text > $most) {
+            $this->fault($field, \sprintf('%s will not do. Write a number from %s to %s.', Quote::of($text), $least, $most));
+
+            return $least;
+        }
+
+        return (float) $text;
+    }
+
+    public function length(string $field, LengthUnit $bare, float $leastMetres, float $mostMetres): Length
+    {
+        return $this->parsed($field, static fn (string $text): Length => Length::parse($text, $bare, $leastMetres, $mostMetres)) ?? Length::fromMetres($leastMetres);
+    }
+
+    public function day(string $field): Day
+    {
+        return $this->parsed($field, Day::parse(...)) ?? Day::of(0);
+    }
+
+    public function monthDay(string $field): MonthDay
+    {
+        return $this->parsed($field, MonthDay::parse(...)) ?? MonthDay::parse('01-01');
+    }
+
+    public function money(string $field): Money
+    {
+        return $this->parsed($field, Money::parse(...)) ?? Money::fromCents(0);
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return T
+     */
+    public function choice(string $field, string $enum): \BackedEnum
+    {
+        foreach ($enum::cases() as $case) {
+            if ((string) $case->value === $this->raw($field)) {
+                return $case;
+            }
+        }
+        $this->fault($field, 'Please choose one of the list.');
+
+        return $enum::cases()[0];
+    }
+
+    /** @param list<string> $allowed */
+    public function oneOf(string $field, array $allowed): string
+    {
+        $text = $this->raw($field);
+        if (!\in_array($text, $allowed, true)) {
+            $this->fault($field, 'Please choose one of the list.');
+        }
+
+        return $text;
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(string): T $parse
+     *
+     * @return T|null
+     */
+    private function parsed(string $field, callable $parse): mixed
+    {
+        try {
+            return $parse($this->raw($field));
+        } catch (BadInput $bad) {
+            $this->fault($field, $bad->getMessage());
+
+            return null;
+        }
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared;
+
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What every page's controller shares: a whole page, or the one block htmx asked for. */
+abstract class Page extends AbstractController
+{
+    /** @param array<string, mixed> $values */
+    protected function page(Request $request, string $template, array $values, string $block, int $status = Response::HTTP_OK): Response
+    {
+        $part = $request->headers->has('HX-Request') && !$request->headers->has('HX-Boosted');
+        $response = $part ? $this->renderBlock($template, $block, $values) : $this->render($template, $values);
+        $response->setVary('HX-Request');
+        $response->headers->set('Cache-Control', 'no-store');
+
+        return $response->setStatusCode($status);
+    }
+
+    /** @param array<string, mixed> $parameters */
+    protected function seeOther(string $route, array $parameters = []): Response
+    {
+        return $this->redirectToRoute($route, $parameters, Response::HTTP_SEE_OTHER);
+    }
+}

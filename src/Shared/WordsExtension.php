@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shared;
+
+use App\Plan\Expected;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Time\Day;
+use Twig\Attribute\AsTwigFilter;
+
+/** How numbers and days are written on pages. */
+final class WordsExtension
+{
+    /** At most three decimals, no idle zeros. */
+    #[AsTwigFilter('plain')]
+    public function plain(float|int $number): string
+    {
+        return Units::number((float) $number, 3);
+    }
+
+    #[AsTwigFilter('day_of')]
+    public function dayOf(float|int $number): string
+    {
+        return $this->day(Day::of((int) $number));
+    }
+
+    /** "Tue 3 Mar 2026" */
+    #[AsTwigFilter('day')]
+    public function day(Day $day): string
+    {
+        return $day->weekday()->short().' '.Expected::day($day).' '.$day->year();
+    }
+
+    /** "3 Mar" */
+    #[AsTwigFilter('short_day')]
+    public function shortDay(Day $day): string
+    {
+        return Expected::day($day);
+    }
+}
