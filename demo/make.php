@@ -69,8 +69,8 @@ foreach ($beds as $bed) {
 
 /* What stands or lies in store on 2 March. */
 $standing = [];
-$stand = function (string $item, string $bed, int $from, int $to, Method $method, string $sow, string $ground, string $ready, string $clear, float $perMetre, Standing $is = Standing::Growing) use (&$standing, $beds): void {
-    $place = array_values(array_filter($beds, fn (Bed $b): bool => $b->name === $bed))[0]->place;
+$stand = static function (string $item, string $bed, int $from, int $to, Method $method, string $sow, string $ground, string $ready, string $clear, float $perMetre, Standing $is = Standing::Growing) use (&$standing, $beds): void {
+    $place = array_values(array_filter($beds, static fn (Bed $b): bool => $b->name === $bed))[0]->place;
     $standing[] = new Planting($item.'@'.$sow.'#'.(count($standing) + 1), $item, $method, $place, 'compost-mulch', Day::parse($sow), Day::parse($ground), Day::parse($ground)->plus(-5), Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of($bed, $from, $to)], $is, false);
 };
 foreach (['F1', 'F2'] as $bed) {

@@ -27,7 +27,7 @@ final readonly class Spacing
         $usable = self::STANDARD_WIDTH_MM - 2 * self::EDGE_MM;
         $gap = $stand->rows > 1 ? intdiv($usable, $stand->rows - 1) : $usable;
         $room = max(0, $width->millimetres - 2 * self::EDGE_MM);
-        $rows = $width->millimetres === self::STANDARD_WIDTH_MM ? $stand->rows : max(1, intdiv($room, $gap) + ($stand->rows > 1 ? 1 : 0));
+        $rows = self::STANDARD_WIDTH_MM === $width->millimetres ? $stand->rows : max(1, intdiv($room, $gap) + ($stand->rows > 1 ? 1 : 0));
 
         return self::of($rows, $stand->inRow, $length, Length::fromMillimetres($gap));
     }

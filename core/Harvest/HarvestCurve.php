@@ -18,7 +18,7 @@ final readonly class HarvestCurve
     private const START = 0.4;
     private const END = 0.4;
 
-    /** @return array<int, float> share of the whole yield by days after ready; sums to 1 */
+    /** @return non-empty-array<int, float> share of the whole yield by days after ready; sums to 1 */
     public static function shares(Pattern $pattern, Rhythm $rhythm): array
     {
         return match ($pattern) {
@@ -28,23 +28,23 @@ final readonly class HarvestCurve
         };
     }
 
-    /** @return array<int, float> */
+    /** @return non-empty-array<int, float> */
     private static function cuts(Rhythm $rhythm): array
     {
-        $weights = [];
-        for ($cut = 0; $cut < $rhythm->cuts; ++$cut) {
+        $weights = [0 => 1.0];
+        for ($cut = 1; $cut < $rhythm->cuts; ++$cut) {
             $weights[$cut * $rhythm->every] = $rhythm->laterShare ** $cut;
         }
 
         return $weights;
     }
 
-    /** @return array<int, float> */
+    /** @return non-empty-array<int, float> */
     private static function picking(Rhythm $rhythm): array
     {
-        $weights = [];
+        $weights = [0 => 1.0];
         $decline = (int) ceil($rhythm->lasts * 2 / 3);
-        for ($day = 0; $day < $rhythm->lasts; $day += $rhythm->every) {
+        for ($day = 0; 0 === $day || $day < $rhythm->lasts; $day += $rhythm->every) {
             $rise = $rhythm->ramp > 0 ? min(1.0, self::START + (1 - self::START) * $day / $rhythm->ramp) : 1.0;
             $fall = $day <= $decline ? 1.0 : 1.0 - (1 - self::END) * ($day - $decline) / max(1, $rhythm->lasts - $decline);
             $weights[$day] = min($rise, $fall);
@@ -54,9 +54,9 @@ final readonly class HarvestCurve
     }
 
     /**
-     * @param array<int, float> $weights
+     * @param non-empty-array<int, float> $weights
      *
-     * @return array<int, float>
+     * @return non-empty-array<int, float>
      */
     private static function normalised(array $weights): array
     {

@@ -12,7 +12,6 @@ use JollyFurrow\Promise\Need;
  */
 final readonly class CandidateChoice
 {
-    /** @param RentSums $rents */
     public function __construct(private RentSums $rents)
     {
     }

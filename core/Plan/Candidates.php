@@ -66,7 +66,7 @@ final readonly class Candidates
         $recipe = $this->recipeFor($crop);
         $ready = $ground->number + $days + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
         $curve = $crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm);
-        $last = min($crop->pattern->isStock() ? $ready + $crop->timing->hold : $ready + max(array_keys($curve)), $this->frostEnd($crop, $ground, $place));
+        $last = min($crop->pattern->isStock() ? $ready + $crop->timing->hold : $ready + max([0, ...array_keys($curve)]), $this->frostEnd($crop, $ground, $place));
         if ($last < $ready) {
             return null;
         }

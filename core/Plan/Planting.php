@@ -66,6 +66,12 @@ final readonly class Planting
         return $this->locked || Standing::Planned !== $this->standing || $this->firstWork()->isBefore($frozenUntil);
     }
 
+    /** Still only planned, though its sowing day has gone by. */
+    public function isLate(Day $today): bool
+    {
+        return Standing::Planned === $this->standing && $this->sow->isBefore($today);
+    }
+
     public function firstWork(): Day
     {
         return $this->sow->isBefore($this->bedStart) ? $this->sow : $this->bedStart;

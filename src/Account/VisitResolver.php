@@ -11,6 +11,7 @@ use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
 /** Hands the visit the gate has made to a controller. */
 final class VisitResolver implements ValueResolverInterface
 {
+    /** @return iterable<Visit> */
     public function resolve(Request $request, ArgumentMetadata $argument): iterable
     {
         $visit = $request->attributes->get('visit');

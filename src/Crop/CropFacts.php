@@ -6,7 +6,6 @@ namespace App\Crop;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 

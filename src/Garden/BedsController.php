@@ -40,7 +40,7 @@ final class BedsController extends Page
         $garden = $snapshot->of($visit->gardenId);
         $entry = new Entry($request->request->all());
         $beds = $this->series($entry, $garden);
-        if (!$entry->isGood()) {
+        if (!$entry->isGood() || [] === $beds) {
             return $this->show($request, $visit, $garden, $book, $entry, Entry::fresh());
         }
         $log->record($visit->gardenId, $visit->accountId, \sprintf('%d beds added: %s to %s in block %s', \count($beds), $beds[0]->name, $beds[\count($beds) - 1]->name, $beds[0]->block), static function () use ($visit, $garden, $beds, $entities): void {
@@ -76,7 +76,7 @@ final class BedsController extends Page
         return $this->seeOther('beds', ['garden' => $visit->gardenId]);
     }
 
-    /** @return non-empty-list<Bed> */
+    /** @return list<Bed> */
     private function series(Entry $entry, Garden $garden): array
     {
         $units = $garden->settings->units;
@@ -119,7 +119,7 @@ final class BedsController extends Page
         if ($garden->today->isBefore($cleared)) {
             $entry->fault('cleared', 'This day is still to come. Write the day the bed was cleared.');
         }
-        $whole = $bed?->length ?? Length::fromMetres(1);
+        $whole = null === $bed ? Length::fromMetres(1) : $bed->length;
         $from = '' === $entry->raw('from') ? Length::fromMillimetres(0) : $entry->length('from', $garden->settings->units->longUnit(), 0, $whole->metres());
         $to = '' === $entry->raw('to') ? $whole : $entry->length('to', $garden->settings->units->longUnit(), 0.1, $whole->metres());
         if ($to->millimetres <= $from->millimetres) {

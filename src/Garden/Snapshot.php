@@ -57,8 +57,8 @@ final readonly class Snapshot
     private static function settings(Row $row): Settings
     {
         $days = array_map(static fn (mixed $day): Weekday => Weekday::from(is_numeric($day) ? (int) $day : 1), array_values($row->json('sowing_days')));
-        $rent = array_map(static fn (mixed $cents): float => is_numeric($cents) ? (float) $cents : 0.0, $row->json('rent'));
-        $rotation = array_map(static fn (mixed $years): int => is_numeric($years) ? (int) $years : 0, $row->json('rotation'));
+        $rent = $row->numbers('rent');
+        $rotation = array_map(intval(...), $row->numbers('rotation'));
 
         return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'));
     }

@@ -16,12 +16,18 @@ final readonly class BedSketch
     private const SHOWN = 2.4;
     private const MOST_SPOTS = 1500;
 
+    /** Height with the scale below it, and where its ticks end. */
+    public float $boxHeight;
+    public float $tickEnd;
+
     /**
-     * @param list<array{x: float, y: float}> $spots
+     * @param list<array{x: float, y: float}>      $spots
      * @param list<array{x: float, label: string}> $ticks
      */
     private function __construct(public float $width, public float $height, public float $dot, public array $spots, public array $ticks, public float $metres)
     {
+        $this->boxHeight = $height + 18;
+        $this->tickEnd = $height + 3;
     }
 
     public static function of(Bed $bed, Spacing $spacing): self

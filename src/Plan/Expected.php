@@ -16,9 +16,9 @@ use JollyFurrow\Time\Day;
 final readonly class Expected
 {
     /**
-     * @param array<string, array<int, int>>                      $weeks  planting => Monday => units cut
+     * @param array<string, array<int, int>>                   $weeks  planting => Monday => units cut
      * @param array<string, list<array{day: Day, units: int}>> $serves planting => market days
-     * @param array<string, float>                                $total  planting => units it gives in all
+     * @param array<string, float>                             $total  planting => units it gives in all
      */
     private function __construct(public array $weeks, public array $serves, public array $total)
     {

@@ -33,7 +33,7 @@ final class PlanController extends Page
             'short' => $short->of($garden, $stand->plan),
             'kept' => number_format(100 * $stand->plan->keptShare(), 1),
             'bent' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => [] !== $p->remarks && !$p->clear->isBefore($garden->today))),
-            'late' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => 'planned' === $p->standing->value && $p->firstWork()->isBefore($garden->today))),
+            'late' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->isLate($garden->today))),
             'ids' => $snapshot->plantingIds($visit->gardenId),
             'frozen' => $garden->today->plus(Planner::FROZEN_DAYS),
             'last' => $connection->fetchAssociative("SELECT * FROM plan_run WHERE garden_id = ? AND state IN ('done', 'failed') ORDER BY started_at DESC, id DESC LIMIT 1", [$visit->gardenId]) ?: null,

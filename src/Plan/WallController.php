@@ -44,6 +44,7 @@ final class WallController extends Page
             'visit' => $visit,
             'garden' => $garden,
             'season' => $season,
+            'seasons' => range($season - 1, $season + 1),
             'scale' => $scale,
             'rows' => $drawing->rows($garden, $stand->expected, $snapshot->plantingIds($visit->gardenId), $scale, $block),
             'axis' => $drawing->axis($garden, $scale),

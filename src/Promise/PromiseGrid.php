@@ -14,10 +14,10 @@ final readonly class PromiseGrid
     public const WEEKS = 8;
 
     /**
-     * @param list<Day>                              $days
-     * @param array<string, array<int, float>>       $quantity by product and day number
-     * @param array<string, float>                   $rowTotal units by product
-     * @param array<int, float>                      $dayTotal cents by day number
+     * @param list<Day>                        $days
+     * @param array<string, array<int, float>> $quantity by product and day number
+     * @param array<string, float>             $rowTotal units by product
+     * @param array<int, float>                $dayTotal cents by day number
      */
     private function __construct(public Outlet $outlet, public array $days, public array $quantity, public array $rowTotal, public array $dayTotal, public float $total)
     {

@@ -25,7 +25,7 @@ final readonly class ChangeLog
      *
      * @template T
      *
-     * @param callable(): T         $work
+     * @param callable(): T              $work
      * @param string|callable(T): string $words
      *
      * @return T

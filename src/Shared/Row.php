@@ -53,6 +53,17 @@ final readonly class Row
         return \is_array($value) ? $value : throw self::wrong($column);
     }
 
+    /** @return array<string, float> */
+    public function numbers(string $column): array
+    {
+        $numbers = [];
+        foreach ($this->json($column) as $key => $value) {
+            $numbers[(string) $key] = is_numeric($value) ? (float) $value : throw self::wrong($column);
+        }
+
+        return $numbers;
+    }
+
     private static function wrong(string $column): \UnexpectedValueException
     {
         return new \UnexpectedValueException(\sprintf('Column %s does not hold what it should.', $column));

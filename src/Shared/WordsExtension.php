@@ -25,6 +25,13 @@ final class WordsExtension
         return $this->day(Day::of((int) $number));
     }
 
+    /** Cents as "1 234.50". */
+    #[AsTwigFilter('money')]
+    public function money(float|int $cents): string
+    {
+        return number_format($cents / 100, 2, '.', ' ');
+    }
+
     /** "Tue 3 Mar 2026" */
     #[AsTwigFilter('day')]
     public function day(Day $day): string

@@ -14,12 +14,12 @@ final readonly class CoverProblem
      * @param list<int>               $needDay
      * @param list<int>               $needUnits
      * @param list<int>               $needReach
-     * @param list<array<int, float>> $curve     units per metre by day number, in the order of days
+     * @param list<array<int, float>> $curve      units per metre by day number, in the order of days
      * @param list<float>             $setUp
-     * @param list<float>             $perMetre  cost of a metre with its rent for the whole stay
+     * @param list<float>             $perMetre   cost of a metre with its rent for the whole stay
      * @param list<float>             $stepMetres
      * @param list<int>               $maxSteps
-     * @param int                     $effort    valuations the search may spend
+     * @param int                     $effort     valuations the search may spend
      */
     public function __construct(
         public array $needDay,

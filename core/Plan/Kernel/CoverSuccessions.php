@@ -203,7 +203,7 @@ final class CoverSuccessions
      */
     private function additions(array $plan, int $day): \Generator
     {
-        $reach = max($this->p->needReach);
+        $reach = max([0, ...$this->p->needReach]);
         foreach ($this->p->curve as $k => $curve) {
             foreach ($curve as $cut => $units) {
                 if ($cut <= $day && $cut >= $day - $reach) {
@@ -217,8 +217,8 @@ final class CoverSuccessions
     }
 
     /**
-     * @param list<array{int, int}>        $plan
-     * @param array<int, array{int, int}> $by shift in the list of candidates, and change of length in steps
+     * @param list<array{int, int}>       $plan
+     * @param array<int, array{int, int}> $by   shift in the list of candidates, and change of length in steps
      *
      * @return \Generator<list<array{int, int}>>
      */

@@ -14,16 +14,16 @@ final readonly class OnceProblem
     /**
      * @param list<int>         $needDay
      * @param list<int>         $needUnits
-     * @param list<int>         $needReach days a unit may be old on that market day
+     * @param list<int>         $needReach  days a unit may be old on that market day
      * @param list<string>      $key
      * @param list<int>         $sow
-     * @param list<int>         $start     first day the bed is taken
+     * @param list<int>         $start      first day the bed is taken
      * @param list<int>         $ready
-     * @param list<int>         $last      last day in the field
+     * @param list<int>         $last       last day in the field
      * @param list<float>       $perMetre
      * @param list<float>       $setUp
-     * @param list<float>       $cost      per metre
-     * @param list<list<float>> $rent      per candidate: rent of a metre summed up by day from firstDay on
+     * @param list<float>       $cost       per metre
+     * @param list<list<float>> $rent       per candidate: rent of a metre summed up by day from firstDay on
      * @param list<float>       $stepMetres
      * @param list<int>         $maxSteps
      */

@@ -115,12 +115,13 @@ final class OnceSuccessions
     {
         $serving = [];
         foreach ($this->p->needDay as $j => $day) {
-            $serving[$j] = [];
+            $able = [];
             foreach ($this->p->ready as $k => $ready) {
                 if ($ready <= $day && $day <= $this->p->last[$k] + $this->p->needReach[$j]) {
-                    $serving[$j][] = $k;
+                    $able[] = $k;
                 }
             }
+            $serving[] = $able;
         }
 
         return $serving;

@@ -11,7 +11,6 @@ use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Settings;
-use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Preparation\RecipeBook;

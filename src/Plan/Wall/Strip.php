@@ -8,16 +8,15 @@ use App\Plan\Expected;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Plan\Planting;
-use JollyFurrow\Time\Day;
 
 /** One piece of a planting as it is drawn on its bed's row: paths in the row's own pixels. */
 final readonly class Strip
 {
     /** Room for the nursery thread above the bed, and the height a whole bed takes. */
     public const HEAD = 6.0;
-    public const BED = 24.0;
-    public const ROW = 34.0;
-    private const LEAST_LABEL = 26.0;
+    public const BED = 29.0;
+    public const ROW = 39.0;
+    private const LETTER = 4.9;
 
     /** @param list<array{x: float, y: float, w: float, h: float}> $notches */
     private function __construct(
@@ -35,10 +34,10 @@ final readonly class Strip
         public string $label,
         public float $labelX,
         public float $labelY,
-        public bool $small,
         public bool $flag,
         public string $words,
         public int $first,
+        public float $height,
     ) {
     }
 
@@ -54,7 +53,6 @@ final readonly class Strip
         ]);
         $stock = $crop->pattern->isStock();
         $label = Family::glyph($crop->family).' '.$crop->name;
-        $room = ($x['clear'] - $x['ground']) >= self::LEAST_LABEL + 4.2 * mb_strlen($label);
 
         return new self(
             $id,
@@ -68,14 +66,25 @@ final readonly class Strip
             \sprintf('M%s %sl4 %s', $x['clear'], $base, -min(6.0, $height)),
             self::notches($weeks, $planting, $scale, $base, $height),
             \sprintf('M%s %sH%s', $x['start'], $base, $x['clear']),
-            $room && ($height >= 7 || 0 === $piece->from % $bedLength) ? $label : '',
+            $label,
             round(max($x['ground'], 0) + 3, 1),
             round($base - 1.6, 1),
-            $height < 10,
             $flag,
             \sprintf('%s, bed %s, %s: %s', $crop->name, $piece->bed, $planting->standing->words(), Expected::dates($planting)),
             $planting->bedStart->number,
+            $height,
         );
+    }
+
+    /** Whether this label would cover the other's. */
+    public function labelMeets(self $other): bool
+    {
+        return abs($this->labelY - $other->labelY) < 9.0 && $this->labelX < $other->labelEnd() && $other->labelX < $this->labelEnd();
+    }
+
+    public function labelEnd(): float
+    {
+        return $this->labelX + self::LETTER * mb_strlen($this->label);
     }
 
     /** The ridge rises with the share of its days to maturity that have gone by. */

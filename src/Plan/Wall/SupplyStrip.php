@@ -54,7 +54,7 @@ final readonly class SupplyStrip
             }
             $line = round(self::HEIGHT * (1 - $week['promised'] / $most), 1);
             $top = round(self::HEIGHT * (1 - $week['served'] / $most), 1);
-            $bars[] = ['x' => round($scale->x($week['monday']->number) + 1.5, 1), 'w' => Scale::WEEK - 3, 'top' => $top, 'h' => round(self::HEIGHT - $top, 1), 'line' => $line, 'missing' => round($top - $line, 1), 'short' => $week['short'] > 0 ? '-'.$week['short'] : '', 'middle' => round($scale->x($week['monday']->number) + Scale::WEEK / 2, 1)];
+            $bars[] = ['x' => round($scale->x($week['monday']->number) + 1.5, 1), 'w' => Scale::WEEK - 3, 'end' => round($scale->x($week['monday']->number) + Scale::WEEK - 1.5, 1), 'top' => $top, 'h' => round(self::HEIGHT - $top, 1), 'line' => $line, 'missing' => round($top - $line, 1), 'short' => $week['short'] > 0 ? '-'.$week['short'] : '', 'middle' => round($scale->x($week['monday']->number) + Scale::WEEK / 2, 1)];
         }
 
         return ['height' => self::HEIGHT, 'bars' => $bars];
@@ -75,7 +75,7 @@ final readonly class SupplyStrip
         }
         $weeks = [];
         for ($monday = $scale->first; $monday < $scale->end(); $monday += 7) {
-            $free = max(0.0, $of - max(\array_slice($taken, $monday - $scale->first, 7)));
+            $free = max(0.0, $of - max([0.0, ...\array_slice($taken, $monday - $scale->first, 7)]));
             $h = $of > 0 ? round(self::FREE_HEIGHT * $free / $of, 1) : 0.0;
             $week = Day::of($monday)->week();
             $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'free' => $free, 'of' => $of, 'x' => round($scale->x($monday) + 1.5, 1), 'w' => Scale::WEEK - 3, 'y' => round(self::FREE_HEIGHT - $h, 1), 'h' => $h];

@@ -28,7 +28,7 @@ final readonly class WallDrawing
     /**
      * @param array<string, string> $ids planting key => id
      *
-     * @return list<array{bed: Bed, strips: list<Strip>}>
+     * @return list<array{bed: Bed, strips: list<Strip>, labels: list<Strip>}>
      */
     public function rows(Garden $garden, Expected $expected, array $ids, Scale $scale, string $block): array
     {
@@ -38,7 +38,7 @@ final readonly class WallDrawing
             if (!$scale->shows(min($planting->sow->number, $planting->bedStart->number), $planting->clear->number)) {
                 continue;
             }
-            $late = $planting->firstWork()->isBefore($garden->today) && 'planned' === $planting->standing->value;
+            $late = $planting->isLate($garden->today);
             foreach ($planting->pieces as $piece) {
                 $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $this->book->get($planting->item), $this->recipes->get($planting->recipe)->hatch, $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks);
             }
@@ -48,11 +48,34 @@ final readonly class WallDrawing
             if ('' === $block || $bed->block === $block) {
                 $strips = $byBed[$bed->name] ?? [];
                 usort($strips, static fn (Strip $a, Strip $b): int => $a->first <=> $b->first);
-                $rows[] = ['bed' => $bed, 'strips' => $strips];
+                $rows[] = ['bed' => $bed, 'strips' => $strips, 'labels' => self::labels($strips)];
             }
         }
 
         return $rows;
+    }
+
+    /**
+     * The labels that can stand without covering one another, thick strips first.
+     *
+     * @param list<Strip> $strips
+     *
+     * @return list<Strip>
+     */
+    private static function labels(array $strips): array
+    {
+        usort($strips, static fn (Strip $a, Strip $b): int => [$b->height, $a->first, $a->id] <=> [$a->height, $b->first, $b->id]);
+        $placed = [];
+        foreach ($strips as $strip) {
+            foreach ($placed as $other) {
+                if ($strip->labelMeets($other)) {
+                    continue 2;
+                }
+            }
+            $placed[] = $strip;
+        }
+
+        return $placed;
     }
 
     /** @return array<string, mixed> months, weeks, light and frost above the beds */

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/** Arrows point one way: the core imports nothing but itself; its kernel knows only plain numbers. */
+final class DependencyTest
+{
+    public function testCoreKnowsOnlyItself(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('JollyFurrow'))
+            ->excluding(Selector::inNamespace('JollyFurrow\Tests'), Selector::inNamespace('JollyFurrow\Architecture'), Selector::inNamespace('JollyFurrow\Migrations'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'), Selector::inNamespace('Twig'), Selector::inNamespace('Psr'))
+            ->because('the rules of the job work without framework, database or clock');
+    }
+
+    public function testKernelKnowsOnlyNumbers(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('JollyFurrow\Plan\Kernel'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('JollyFurrow'))
+            ->excluding(Selector::inNamespace('JollyFurrow\Plan\Kernel'))
+            ->because('hot loops take plain numbers');
+    }
+}
