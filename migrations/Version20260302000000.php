@@ -7,7 +7,7 @@ namespace JollyFurrow\Migrations;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 
-/** The first slice. Every table of a garden carries garden_id; references go by (garden_id, id), so that no row can point into another garden. */
+/** The first slice. Every table of a garden carries garden_id; references go by (garden_id, id), so that no row can point into another garden, and are checked when a change is complete. */
 final class Version20260302000000 extends AbstractMigration
 {
     /** Its own BEGIN and COMMIT: the library asks PDO whether it is in a transaction, which does not know of BEGIN IMMEDIATE. */
@@ -50,7 +50,7 @@ final class Version20260302000000 extends AbstractMigration
     {
         $foreign = '';
         foreach ($references as $column => $table) {
-            $foreign .= \sprintf(', FOREIGN KEY (garden_id, %s) REFERENCES %s (garden_id, id) ON DELETE CASCADE', $column, $table);
+            $foreign .= \sprintf(', FOREIGN KEY (garden_id, %s) REFERENCES %s (garden_id, id) DEFERRABLE INITIALLY DEFERRED', $column, $table);
         }
         $this->addSql(\sprintf('CREATE TABLE %s (id VARCHAR(36) NOT NULL PRIMARY KEY, garden_id VARCHAR(36) NOT NULL REFERENCES garden (id) ON DELETE CASCADE, version INTEGER NOT NULL DEFAULT 1, %s, UNIQUE (garden_id, id)%s)', $name, $columns, $foreign));
         foreach (array_keys($references) as $column) {

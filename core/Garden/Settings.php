@@ -17,9 +17,9 @@ use JollyFurrow\Time\Weekday;
 final readonly class Settings
 {
     /**
-     * @param non-empty-list<Weekday>  $sowingDays
-     * @param array<string, int|float> $rent       cents per bed metre and week, by place type
-     * @param array<string, int>       $rotation   years between crops of one family, by place type; 0: none
+     * @param non-empty-list<Weekday> $sowingDays
+     * @param array<string, float>    $rent       cents per bed metre and week, by place type
+     * @param array<string, int>      $rotation   years between crops of one family, by place type; 0: none
      */
     public function __construct(
         public Units $units,
@@ -39,7 +39,7 @@ final readonly class Settings
 
     public function rentAt(PlaceType $place): float
     {
-        return (float) ($this->rent[$place->value] ?? 0.0);
+        return $this->rent[$place->value] ?? 0.0;
     }
 
     public static function usual(): self
@@ -49,7 +49,7 @@ final readonly class Settings
             'EUR',
             [Weekday::Tuesday],
             'compost-mulch',
-            ['field' => 20, 'tunnel' => 60, 'heated' => 90],
+            ['field' => 20.0, 'tunnel' => 60.0, 'heated' => 90.0],
             1.5,
             0.002,
             1800,

@@ -44,6 +44,9 @@ final class FirstFitBeds
     public function find(Candidate $candidate, int $millimetres, Period $stay): array
     {
         $beds = $this->beds[$candidate->place->value] ?? [];
+        if ([] === $beds) {
+            return [];
+        }
         foreach ([true, false] as $keepGap) {
             $gaps = $this->freeStretches($beds, $stay, $keepGap ? $candidate : null);
             foreach ($gaps as $free) {

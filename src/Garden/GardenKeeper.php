@@ -33,7 +33,6 @@ final readonly class GardenKeeper
     {
         $id = GardenRow::newId();
         $this->entities->wrapInTransaction(function () use ($id, $garden, $ownerId, $words): void {
-            $this->entities->getConnection()->executeStatement('PRAGMA defer_foreign_keys = ON');
             $this->entities->persist(new GardenRecord($id, $garden->name, $garden->place, $garden->settings));
             $this->entities->persist(new Member($id, $ownerId, Role::Owner));
             $beds = $this->beds($id, $garden);

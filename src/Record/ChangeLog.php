@@ -33,7 +33,6 @@ final readonly class ChangeLog
     public function record(string $gardenId, string $accountId, string|callable $words, callable $work): mixed
     {
         return $this->entities->wrapInTransaction(function () use ($gardenId, $accountId, $words, $work): mixed {
-            $this->connection()->executeStatement('PRAGMA defer_foreign_keys = ON');
             $result = $work();
             $touched = $this->touched($gardenId);
             $before = array_map($this->images->of(...), $touched);

@@ -13,6 +13,11 @@ final class MovedOn extends \RuntimeException implements BadInput
         return new self(\sprintf('Change %d cannot be taken back as it is: %d of its rows were changed again later. Take the later changes back first.', $number, $rows));
     }
 
+    public static function inUse(int $number): self
+    {
+        return new self(\sprintf('Change %d cannot be taken back as it is: something made later stands on what it added. Take the later changes back first.', $number));
+    }
+
     public static function alreadyTakenBack(int $number): self
     {
         return new self(\sprintf('Change %d has been taken back already.', $number));

@@ -23,20 +23,18 @@ final readonly class TakeBack
             throw MovedOn::alreadyTakenBack($change->number);
         }
         $this->entities->wrapInTransaction(function () use ($change, $accountId): void {
-            $this->connection->executeStatement('PRAGMA defer_foreign_keys = ON');
-            $moved = 0;
-            $swapped = [];
-            foreach ($change->images as $image) {
-                $now = $this->images->of($image);
-                if (!RowImages::same($now, $image['after'])) {
-                    ++$moved;
-                    continue;
-                }
-                $this->images->restore($image['table'], $image['id'], $now, $image['before']);
-                $swapped[] = ['table' => $image['table'], 'id' => $image['id'], 'before' => $now, 'after' => $this->images->of($image)];
+            $now = array_map($this->images->of(...), $change->images);
+            $moved = array_filter($change->images, static fn (array $image, int $i): bool => !RowImages::same($now[$i], $image['after']), \ARRAY_FILTER_USE_BOTH);
+            if ([] !== $moved) {
+                throw MovedOn::rows($change->number, \count($moved));
             }
-            if ($moved > 0) {
-                throw MovedOn::rows($change->number, $moved);
+            $swapped = [];
+            foreach ($change->images as $i => $image) {
+                $this->images->restore($image['table'], $image['id'], $now[$i], $image['before']);
+                $swapped[] = ['table' => $image['table'], 'id' => $image['id'], 'before' => $now[$i], 'after' => $this->images->of($image)];
+            }
+            if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check')) {
+                throw MovedOn::inUse($change->number);
             }
             $number = $this->log->nextNumber($change->gardenId);
             $this->entities->persist(new Change($change->gardenId, $number, $accountId, $this->today->now()->getTimestamp(), 'Taken back: '.mb_substr($change->words, 0, 380), $swapped, $change->number));

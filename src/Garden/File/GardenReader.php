@@ -120,7 +120,7 @@ final readonly class GardenReader
     /**
      * @param list<string> $blocks
      *
-     * @return array<string, Bed> by name
+     * @return array<string, Bed> by name, block by block: walking order follows from the order of blocks
      */
     private function beds(Node $root, array $blocks): array
     {
@@ -136,6 +136,9 @@ final readonly class GardenReader
             }
             $beds[$name] = new Bed($name, $block, $position, Length::fromMillimetres($node->int('length_mm', 500, 500_000)), Length::fromMillimetres($node->int('width_mm', 100, 10_000)), Length::fromMillimetres($node->int('path_mm', 0, 10_000)), $node->choice('place', PlaceType::class));
         }
+
+        $order = array_flip($blocks);
+        uasort($beds, static fn (Bed $a, Bed $b): int => [$order[$a->block] ?? 0, $a->position] <=> [$order[$b->block] ?? 0, $b->position]);
 
         return $beds;
     }

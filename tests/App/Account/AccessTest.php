@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Account;
+
+use App\Account\Role;
+use App\Tests\Support\AppCase;
+use Doctrine\DBAL\Connection;
+use Symfony\Component\Routing\Route;
+use Symfony\Component\Routing\RouterInterface;
+
+/** Walks every route there is, so that a new one cannot be forgotten. */
+final class AccessTest extends AppCase
+{
+    public function testAStrangerFindsNothingInAGarden(): void
+    {
+        $this->browser->loginUser($this->account('stranger@example.test'));
+        $token = $this->token();
+        $before = $this->everything();
+        $walked = 0;
+        foreach ($this->gardenRoutes() as [$method, $path]) {
+            $this->browser->request($method, $path, ['_token' => $token]);
+            self::assertResponseStatusCodeSame(404, $method.' '.$path);
+            ++$walked;
+        }
+        self::assertGreaterThan(18, $walked);
+        self::assertSame($before, $this->everything());
+    }
+
+    public function testAReaderSeesEverythingAndChangesNothing(): void
+    {
+        $reader = $this->account('reader@example.test');
+        $this->join($reader, Role::Reader);
+        $this->browser->loginUser($reader);
+        $token = $this->token();
+        $before = $this->everything();
+        foreach ($this->gardenRoutes() as [$method, $path]) {
+            $this->browser->request($method, $path, ['_token' => $token]);
+            self::assertContains($this->browser->getResponse()->getStatusCode(), 'GET' === $method ? [200, 404] : [403], $method.' '.$path);
+        }
+        self::assertSame($before, $this->everything());
+    }
+
+    public function testWithoutThePagesTokenNothingIsChanged(): void
+    {
+        $before = $this->everything();
+        foreach ([...$this->gardenRoutes(), ['POST', '/gardens'], ['POST', '/gardens/file']] as [$method, $path]) {
+            if ('GET' !== $method) {
+                $this->browser->request($method, $path, ['_token' => 'guessed']);
+                self::assertResponseStatusCodeSame(403, $path);
+            }
+        }
+        self::assertSame($before, $this->everything());
+        self::assertSame(1, $this->service(Connection::class)->fetchOne('SELECT COUNT(*) FROM garden'));
+    }
+
+    public function testWhoIsNotSignedInIsAskedToSignIn(): void
+    {
+        $this->browser->getCookieJar()->clear();
+        self::ensureKernelShutdown();
+        $this->browser = self::createClient();
+        foreach ([...$this->gardenRoutes(), ['GET', '/gardens'], ['GET', '/']] as [$method, $path]) {
+            $this->browser->request($method, $path);
+            self::assertResponseRedirects('http://localhost/sign-in', message: $method.' '.$path);
+        }
+    }
+
+    public function testSignInKeepsTheAddressAndSaysWhatIsWrong(): void
+    {
+        $this->browser->getCookieJar()->clear();
+        $page = $this->browser->request('GET', '/sign-in');
+        $this->browser->submit($page->selectButton('Sign in')->form(['email' => 'grower@example.test', 'password' => 'wrong']));
+        $this->browser->followRedirect();
+
+        self::assertStringContainsString('do not belong together', $this->text());
+        self::assertSelectorExists('input[name=email][value="grower@example.test"]');
+    }
+
+    /** @return list<array{string, string}> method and path of every route of a garden */
+    private function gardenRoutes(): array
+    {
+        $routes = [];
+        foreach ($this->service(RouterInterface::class)->getRouteCollection() as $route) {
+            \assert($route instanceof Route);
+            if (str_contains($route->getPath(), '{garden}')) {
+                foreach ($route->getMethods() as $method) {
+                    $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1', '{crop}' => 'radish', '{planting}' => 'none', '{run}' => 'none'])];
+                }
+            }
+        }
+
+        return $routes;
+    }
+}

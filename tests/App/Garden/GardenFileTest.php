@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Garden;
+
+use App\Garden\File\GardenReader;
+use App\Garden\File\GardenWriter;
+use App\Garden\File\UnusableFile;
+use App\Tests\Support\AppCase;
+use App\Tests\Support\SmallGarden;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Tests\Support\RandomGarden;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class GardenFileTest extends AppCase
+{
+    private const DEMO = __DIR__.'/../../../demo/garden.json';
+    private const SCHEMA = __DIR__.'/../../../docs/garden-file.schema.json';
+
+    public function testWritingIsReadingBackwards(): void
+    {
+        $json = (string) file_get_contents(self::DEMO);
+
+        self::assertSame($json, $this->service(GardenWriter::class)->write($this->service(GardenReader::class)->read($json)));
+    }
+
+    public function testTheDemoGoesThroughTheDatabaseUnchanged(): void
+    {
+        $json = (string) file_get_contents(self::DEMO);
+        $this->garden = $this->keep($json);
+
+        self::assertSame($json, $this->exported());
+    }
+
+    public function testGardensByChanceWithTheirPlansGoThroughUnchanged(): void
+    {
+        foreach ([4, 9, 17] as $seed) {
+            $garden = RandomGarden::of($seed);
+            $plan = $this->service(Planner::class)->draw($garden);
+            $json = $this->service(GardenWriter::class)->write($garden->with($plan->plantings(), $this->snapshot()->today));
+            $this->garden = $this->keep($json);
+
+            self::assertSame(self::sorted($json), self::sorted($this->exported()));
+        }
+    }
+
+    public function testTheSchemaDescribesTheDemoAndRefusesWhatTheReaderRefuses(): void
+    {
+        $validator = new Validator();
+        $schema = (string) file_get_contents(self::SCHEMA);
+        self::assertTrue($validator->validate(json_decode((string) file_get_contents(self::DEMO)), $schema)->isValid());
+        self::assertTrue($validator->validate(json_decode(SmallGarden::json()), $schema)->isValid());
+        foreach (['name' => 5, 'today' => 'soon', 'beds' => 'none', 'place' => null] as $field => $wrong) {
+            $values = json_decode(json_encode([...SmallGarden::values(), $field => $wrong], \JSON_THROW_ON_ERROR));
+            self::assertFalse($validator->validate($values, $schema)->isValid(), $field);
+        }
+    }
+
+    /** @return iterable<string, array{string, mixed, string, string}> path, value, place of the fault, message */
+    public static function faults(): iterable
+    {
+        yield 'another format' => ['format', 'something', 'format', 'jolly-furrow-garden'];
+        yield 'a later version' => ['version', 7, 'version', 'whole number from 1 to 1'];
+        yield 'no name' => ['name', '', 'name', 'must be a text'];
+        yield 'a day there is not' => ['today', '2026-02-30', 'today', 'does not exist in the calendar'];
+        yield 'text for a number' => ['place.latitude', 'north', 'place.latitude', 'number from -66 to 66'];
+        yield 'a place at the pole' => ['place.latitude', 90, 'place.latitude', 'number from -66 to 66'];
+        yield 'unknown units' => ['settings.units', 'ells', 'settings.units', 'one of metric, us'];
+        yield 'no sowing day' => ['settings.sowing_days', [], 'settings.sowing_days', 'at least one day'];
+        yield 'no such weekday' => ['settings.sowing_days', ['Tuseday'], 'settings.sowing_days', 'names of weekdays'];
+        yield 'no such recipe' => ['settings.recipe', 'magic', 'settings.recipe', 'no preparation recipe'];
+        yield 'rent of nothing' => ['settings.rent.field', 0, 'settings.rent.field', 'number from 0.01'];
+        yield 'a bed in no block' => ['beds.0.block', 'Z', 'beds[0].block', 'not among the blocks'];
+        yield 'two beds of one name' => ['beds.1.name', 'A1', 'beds[1].name', 'stands twice'];
+        yield 'a bed of no length' => ['beds.0.length_mm', -5, 'beds[0].length_mm', 'whole number from 500'];
+        yield 'no such place type' => ['beds.0.place', 'cellar', 'beds[0].place', 'one of field, tunnel, heated'];
+        yield 'history of no bed' => ['history.0.bed', 'Q9', 'history[0].bed', 'not among the beds'];
+        yield 'history beyond the bed' => ['history.0.to_mm', 26000, 'history[0].to_mm', 'within the bed'];
+        yield 'a weekday beyond Sunday' => ['outlets.0.weekday', 8, 'outlets[0].weekday', 'one of 1, 2, 3, 4, 5, 6, 7'];
+        yield 'two outlets of one key' => ['outlets.1.key', 'boxes', 'outlets[1].key', 'stands twice'];
+        yield 'a product of nothing' => ['products.0.parts', [], 'products[0].parts', 'at least one item'];
+        yield 'an item not in the book' => ['products.0.parts.0.item', 'moonfruit', 'products[0].parts[0].item', 'not in the crop book'];
+        yield 'a promise to nobody' => ['promises.0.outlet', 'nobody', 'promises[0].outlet', 'not among the outlets'];
+        yield 'less than nothing' => ['promises.0.quantity', -1, 'promises[0].quantity', 'number from 0'];
+        yield 'promised twice' => ['promises.1.day', '2026-06-03', 'promises[1].day', 'already'];
+        yield 'ready before it is sown' => ['plantings.0.ready', '2025-01-01', 'plantings[0].ready', 'in order'];
+        yield 'a planting in the wrong place' => ['plantings.0.pieces.0.bed', 'T1', 'plantings[0].pieces[0].bed', 'planting is for open field'];
+        yield 'a list that is none' => ['beds', 'many', 'beds', 'must be a list'];
+    }
+
+    #[DataProvider('faults')]
+    public function testAFaultNamesThePlaceAndWhatWouldBeRight(string $path, mixed $value, string $place, string $message): void
+    {
+        try {
+            $this->service(GardenReader::class)->read(json_encode(self::with(SmallGarden::values(), explode('.', $path), $value), \JSON_THROW_ON_ERROR));
+            self::fail('The file was taken.');
+        } catch (UnusableFile $bad) {
+            $found = array_filter($bad->faults, static fn (array $f): bool => $f['path'] === $place && str_contains($f['message'], $message));
+            self::assertNotSame([], $found, print_r($bad->faults, true));
+        }
+    }
+
+    public function testTwoPlantingsOnOneStretchAreRefused(): void
+    {
+        $values = SmallGarden::values();
+        self::assertIsArray($values['plantings']);
+        self::assertIsArray($values['plantings'][0]);
+        $values['plantings'][] = [...$values['plantings'][0], 'key' => 'leek@2025-04-22#2'];
+
+        $this->expectException(UnusableFile::class);
+        $this->expectExceptionMessage('lies on bed A3 where leek@2025-04-22#1 stands at the same time');
+        $this->service(GardenReader::class)->read(json_encode($values, \JSON_THROW_ON_ERROR));
+    }
+
+    private function exported(): string
+    {
+        $this->browser->request('GET', $this->path('/file/garden.json'));
+        self::assertResponseIsSuccessful();
+
+        return (string) $this->browser->getResponse()->getContent();
+    }
+
+    /** Promises of one day may come in another order; everything else stays where it was. */
+    private static function sorted(string $json): mixed
+    {
+        $values = json_decode($json, true);
+        self::assertIsArray($values);
+        self::assertIsArray($values['promises']);
+        sort($values['promises']);
+
+        return $values;
+    }
+
+    /**
+     * @param array<mixed> $values
+     * @param list<string> $path
+     *
+     * @return array<mixed>
+     */
+    private static function with(array $values, array $path, mixed $value): array
+    {
+        $field = $path[0] ?? '';
+        $inner = $values[$field] ?? [];
+        $values[$field] = 1 === \count($path) ? $value : self::with(\is_array($inner) ? $inner : [], \array_slice($path, 1), $value);
+
+        return $values;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Plan;
+
+use App\Tests\Support\AppCase;
+use Doctrine\DBAL\Connection;
+use JollyFurrow\Plan\Planting;
+
+final class DrawUpTest extends AppCase
+{
+    public function testAPromiseBecomesPlantingsAndIsTakenBackWhole(): void
+    {
+        $before = $this->snapshot();
+        $this->post($this->path('/plan'), []);
+        self::assertResponseRedirects($this->path('/plan'));
+        $drawn = $this->snapshot();
+
+        self::assertGreaterThan(\count($before->plantings), \count($drawn->plantings));
+        self::assertContains('lettuce-head', array_map(static fn (Planting $p): string => $p->item, $drawn->plantings));
+
+        $this->post($this->path('/log/2/take-back'), []);
+        self::assertResponseRedirects($this->path('/log'));
+        self::assertEquals($before, $this->snapshot());
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Taken back: Plan drawn up', $this->text());
+    }
+
+    public function testTheTakingBackCanBeTakenBack(): void
+    {
+        $this->post($this->path('/plan'), []);
+        $drawn = $this->snapshot();
+        $this->post($this->path('/log/2/take-back'), []);
+        $this->post($this->path('/log/3/take-back'), []);
+
+        self::assertEquals($drawn->plantings, $this->snapshot()->plantings);
+    }
+
+    public function testWhatHasMovedOnIsNotTakenBackButAsked(): void
+    {
+        $this->promise('20');
+        $this->promise('30');
+        $now = $this->snapshot();
+        $this->post($this->path('/log/2/take-back'), []);
+
+        self::assertResponseStatusCodeSame(409);
+        self::assertStringContainsString('changed again later', $this->text());
+        self::assertEquals($now, $this->snapshot());
+        $this->post($this->path('/log/3/take-back'), []);
+        $this->post($this->path('/log/2/take-back'), []);
+        self::assertResponseRedirects($this->path('/log'));
+        self::assertCount(3, $this->snapshot()->promises);
+    }
+
+    public function testABedThatCarriesAPlantingIsNotTakenFromUnderIt(): void
+    {
+        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '1', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field']);
+        $this->post($this->path('/beds/past'), ['bed' => 'N1', 'crop' => 'kale', 'cleared' => '2025-10-01', 'from' => '', 'to' => '']);
+        $now = $this->snapshot();
+        $this->post($this->path('/log/2/take-back'), []);
+
+        self::assertResponseStatusCodeSame(409);
+        self::assertStringContainsString('stands on what it added', $this->text());
+        self::assertEquals($now, $this->snapshot());
+    }
+
+    public function testAStoppedRunKeepsWhatItHad(): void
+    {
+        $this->browser->request('POST', $this->path('/plan'), ['_token' => $this->token()], server: ['HTTP_HX_REQUEST' => 'true']);
+        self::assertResponseIsSuccessful();
+        $run = $this->service(Connection::class)->fetchOne('SELECT id FROM plan_run');
+        self::assertIsString($run);
+        $this->post($this->path('/plan/run/'.$run.'/stop'), []);
+        $this->post($this->path('/plan/run/'.$run), []);
+        $row = $this->service(Connection::class)->fetchAssociative('SELECT state, outcome FROM plan_run');
+
+        self::assertSame('done', $row['state'] ?? null);
+        self::assertStringContainsString('Stopped early', \is_string($row['outcome'] ?? null) ? $row['outcome'] : '');
+        $this->browser->request('GET', $this->path('/plan/run/'.$run));
+        self::assertResponseHeaderSame('HX-Redirect', $this->path('/plan'));
+    }
+
+    public function testARunIsDrawnOnceHoweverOftenItIsAsked(): void
+    {
+        $this->browser->request('POST', $this->path('/plan'), ['_token' => $this->token()], server: ['HTTP_HX_REQUEST' => 'true']);
+        $run = $this->service(Connection::class)->fetchOne('SELECT id FROM plan_run');
+        self::assertIsString($run);
+        $this->post($this->path('/plan/run/'.$run), []);
+        $once = $this->snapshot();
+        $this->post($this->path('/plan/run/'.$run), []);
+
+        self::assertEquals($once, $this->snapshot());
+    }
+
+    public function testWhatCannotBeServedSaysWhyOnThePlanPage(): void
+    {
+        $this->post($this->path('/promises'), ['outlet' => 'stall', 'from' => '2026-03-02', 'q' => ['corn' => [(string) \JollyFurrow\Time\Day::parse('2026-03-21')->number => '10']], 'price' => []]);
+        $this->post($this->path('/plan'), []);
+        $this->browser->request('GET', $this->path('/plan'));
+
+        self::assertStringContainsString('No sowing from now on can be ready for this market day', $this->text());
+        self::assertSelectorTextContains('#short + div', 'Sweet corn');
+    }
+
+    private function promise(string $quantity): void
+    {
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-29', 'q' => ['corn' => [(string) \JollyFurrow\Time\Day::parse('2026-07-01')->number => $quantity]], 'price' => []]);
+        self::assertResponseStatusCodeSame(303);
+    }
+}

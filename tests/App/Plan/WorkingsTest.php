@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Plan;
+
+use App\Garden\File\GardenReader;
+use App\Plan\PlantingSheet;
+use App\Tests\Support\AppCase;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Working\Working;
+use Symfony\Component\ExpressionLanguage\ExpressionFunction;
+use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
+
+/** Every number of every planting of the demo, worked out again from its own inputs by a library that knows nothing of us. */
+final class WorkingsTest extends AppCase
+{
+    public function testEveryWorkingRecomputesToItsNumber(): void
+    {
+        $language = new ExpressionLanguage();
+        foreach (['ceil', 'floor', 'round', 'min', 'max'] as $name) {
+            $language->addFunction(ExpressionFunction::fromPhp($name));
+        }
+        $count = 0;
+        foreach ($this->workings() as $key => $working) {
+            $inputs = [];
+            foreach ($working->inputs as $input) {
+                $inputs[$input->name] = $input->value;
+                self::assertNotSame('', $input->source->words(), $key);
+            }
+            $again = $language->evaluate($working->expression, $inputs);
+            self::assertIsNumeric($again);
+            self::assertEqualsWithDelta($working->value, (float) $again, 1e-9 * max(1.0, abs($working->value)), $key);
+            ++$count;
+        }
+        self::assertGreaterThan(2000, $count);
+    }
+
+    /** @return \Generator<string, Working> */
+    private function workings(): \Generator
+    {
+        $book = $this->service(CropBook::class);
+        $recipes = $this->service(RecipeBook::class);
+        $garden = $this->service(GardenReader::class)->read((string) file_get_contents(__DIR__.'/../../../demo/garden.json'));
+        foreach ($this->service(Planner::class)->draw($garden)->new as $planting) {
+            $sheet = PlantingSheet::of($planting, $book->get($planting->item), $garden, $recipes);
+            $hours = array_map(static fn (array $step): Working => $step['hours'], $recipes->get($planting->recipe)->datedFor($planting->ground, $planting->length()));
+            $all = [$sheet->spots, $sheet->seed->plants, $sheet->seed->cells, $sheet->seed->trays, $sheet->seed->seeds, $sheet->seed->grams, $sheet->compost->working, $sheet->fertiliser, $sheet->yield, ...$sheet->dates, ...$hours];
+            self::assertCount(2, $sheet->dates, $planting->key);
+            foreach (array_filter($all) as $working) {
+                yield $planting->key.': '.$working->title => $working;
+            }
+        }
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Shared;
+
+use App\Tests\Support\AppCase;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+
+/** Every form: bad input comes back filled in, with a message at the field, and nothing is stored. */
+final class FormsTest extends AppCase
+{
+    /** @return iterable<string, array{string, array<string, mixed>, string, string}> path, fields, field, message */
+    public static function bad(): iterable
+    {
+        $series = ['block' => 'B', 'prefix' => 'B', 'first' => '1', 'count' => '3', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field'];
+        yield 'beds: no block' => ['/beds/series', [...$series, 'block' => ''], 'block', 'Please write something'];
+        yield 'beds: none' => ['/beds/series', [...$series, 'count' => '0'], 'count', 'whole number from 1 to 200'];
+        yield 'beds: length of words' => ['/beds/series', [...$series, 'length' => 'long'], 'length', 'is not a length'];
+        yield 'beds: unknown unit' => ['/beds/series', [...$series, 'width' => '3 spans'], 'width', 'is not known here'];
+        yield 'beds: absurd length' => ['/beds/series', [...$series, 'length' => '900 m'], 'length', 'outside what is allowed'];
+        yield 'beds: name taken' => ['/beds/series', [...$series, 'prefix' => 'A'], 'prefix', 'There is a bed A1 already'];
+        $past = ['bed' => 'A1', 'crop' => 'kale', 'cleared' => '2025-10-01', 'from' => '', 'to' => ''];
+        yield 'history: no such bed' => ['/beds/past', [...$past, 'bed' => 'Q7'], 'bed', 'no such bed'];
+        yield 'history: not a day' => ['/beds/past', [...$past, 'cleared' => '31.10.'], 'cleared', 'is not a date'];
+        yield 'history: in the future' => ['/beds/past', [...$past, 'cleared' => '2030-01-01'], 'cleared', 'still to come'];
+        yield 'history: backwards' => ['/beds/past', [...$past, 'from' => '20', 'to' => '10'], 'to', 'beyond its start'];
+        $outlet = ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2', 'pick_to_sale_days' => ''];
+        yield 'outlet: name taken' => ['/offer/outlet', [...$outlet, 'name' => 'Boxes'], 'name', 'one of this name already'];
+        yield 'outlet: no number' => ['/offer/outlet', [...$outlet, 'priority' => 'first'], 'priority', 'whole number from 1 to 99'];
+        $product = ['name' => 'Bag', 'unit' => 'bag', 'price' => '2.50', 'item0' => 'kale', 'units0' => '1'];
+        yield 'product: no price' => ['/offer/product', [...$product, 'price' => 'cheap'], 'price', 'not an amount of money'];
+        yield 'product: of nothing' => ['/offer/product', [...$product, 'item0' => '', 'units0' => ''], 'item0', 'at least one crop'];
+        yield 'product: no units' => ['/offer/product', [...$product, 'units0' => '-2'], 'units0', 'Write a number from 0.001'];
+        yield 'settings: beyond the pole' => ['/settings', ['name' => 'G', 'latitude' => '91'], 'latitude', 'number from -66 to 66'];
+        yield 'settings: no frost day' => ['/settings', ['name' => 'G', 'last_frost' => '14 May'], 'last_frost', 'is not a day of the year'];
+        yield 'settings: no sowing day' => ['/settings', ['name' => 'G'], 'sowing_days', 'at least one day of the week'];
+    }
+
+    /** @param array<string, string> $fields */
+    #[DataProvider('bad')]
+    public function testComesBackFilledInWithTheReason(string $path, array $fields, string $field, string $message): void
+    {
+        $before = $this->everything();
+        $this->post($this->path($path), $fields);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($message, $this->text());
+        self::assertSame($before, $this->everything());
+        if ('sowing_days' !== $field && '' !== $fields[$field] && !\in_array($fields[$field], ['Q7'], true)) {
+            self::assertSelectorExists(\sprintf('[name="%s"][aria-invalid="true"]', $field));
+            self::assertSame($fields[$field], $this->browser->getCrawler()->filter(\sprintf('[name="%s"]', $field))->attr('value'));
+        }
+    }
+
+    public function testPromisesKeepEveryNumberTypedWhenOneIsWrong(): void
+    {
+        $before = $this->everything();
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['lettuce' => [20607 => '12', 20614 => 'a dozen']], 'price' => ['lettuce' => '1.80', 'corn' => '-1']]);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('"a dozen" is not a quantity', $this->text());
+        self::assertStringContainsString('"-1" is not an amount of money', $this->text());
+        self::assertSelectorExists('input[name="q[lettuce][20607]"][value="12"]');
+        self::assertSelectorExists('input[name="q[lettuce][20614]"][value="a dozen"][aria-invalid="true"]');
+        self::assertSame($before, $this->everything());
+    }
+
+    public function testABrokenFileIsToldFaultByFault(): void
+    {
+        $before = $this->everything();
+        $file = (string) tempnam(sys_get_temp_dir(), 'garden');
+        file_put_contents($file, '{"format": "jolly-furrow-garden", "version": 1, "beds": 3}');
+        $this->browser->request('POST', '/gardens/file', ['_token' => $this->token()], ['file' => new UploadedFile($file, 'garden.json', 'application/json', null, true)]);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('beds', $this->text());
+        self::assertStringContainsString('must be a list', $this->text());
+        self::assertSame($before, $this->everything());
+    }
+
+    public function testASeriesInFeetAndInches(): void
+    {
+        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '12', 'length' => '82 ft', 'width' => '2.5 ft', 'path' => '18 in', 'place' => 'field']);
+
+        self::assertResponseStatusCodeSame(303);
+        $bed = $this->snapshot()->bedsByName()['N12'];
+        self::assertSame([24994, 762, 457], [$bed->length->millimetres, $bed->width->millimetres, $bed->path->millimetres]);
+        self::assertCount(16, $this->snapshot()->beds);
+    }
+
+    public function testGoodOutletsProductsHistoryAndSettingsAreKept(): void
+    {
+        $this->post($this->path('/offer/outlet'), ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2', 'pick_to_sale_days' => '1']);
+        $this->post($this->path('/offer/product'), ['name' => 'Herb bag', 'unit' => 'bag', 'price' => '3,20', 'item0' => 'parsley', 'units0' => '1', 'item1' => 'basil', 'units1' => '0.5']);
+        $this->post($this->path('/beds/past'), ['bed' => 'A2', 'crop' => 'kale', 'cleared' => '2025-10-01', 'from' => '5 m', 'to' => '']);
+        $garden = $this->snapshot();
+
+        self::assertSame('inn', $garden->outlets[2]->key);
+        self::assertSame([320, 0.5], [$garden->products[3]->price->cents, $garden->products[3]->parts[1]->units]);
+        self::assertSame([5000, 25000], [$garden->history[1]->stretch->from, $garden->history[1]->stretch->to]);
+    }
+}

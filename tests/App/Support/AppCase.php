@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Support;
+
+use App\Account\Accounts;
+use App\Account\Entity\Account;
+use App\Account\Entity\Member;
+use App\Account\Role;
+use App\Garden\File\GardenReader;
+use App\Garden\GardenKeeper;
+use App\Garden\Snapshot;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Garden\Garden;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+
+/** A browser without a window, a grower with a small garden, and a look into the database. */
+abstract class AppCase extends WebTestCase
+{
+    protected KernelBrowser $browser;
+    protected Account $grower;
+    protected string $garden;
+
+    protected function setUp(): void
+    {
+        $this->browser = self::createClient();
+        $this->browser->disableReboot();
+        $this->grower = $this->account('grower@example.test');
+        $this->garden = $this->keep(SmallGarden::json());
+        $this->browser->loginUser($this->grower);
+    }
+
+    protected function account(string $email): Account
+    {
+        return $this->service(Accounts::class)->open('' === $email ? 'nobody@example.test' : $email, 'Somebody', 'a-long-password');
+    }
+
+    protected function join(Account $account, Role $role): void
+    {
+        $entities = $this->service(EntityManagerInterface::class);
+        $entities->persist(new Member($this->garden, $account->id, $role));
+        $entities->flush();
+    }
+
+    protected function keep(string $json): string
+    {
+        return $this->service(GardenKeeper::class)->begin($this->service(GardenReader::class)->read($json), $this->grower->id, 'Begun');
+    }
+
+    protected function snapshot(): Garden
+    {
+        return $this->service(Snapshot::class)->of($this->garden);
+    }
+
+    protected function path(string $rest): string
+    {
+        return '/g/'.$this->garden.$rest;
+    }
+
+    /** The page's token, as any page of the application carries it. */
+    protected function token(): string
+    {
+        $page = $this->browser->request('GET', '/gardens');
+
+        return (string) $page->filter('input[name=_token]')->first()->attr('value');
+    }
+
+    /** @param array<string, mixed> $fields */
+    protected function post(string $path, array $fields): void
+    {
+        $this->browser->request('POST', $path, ['_token' => $this->token(), ...$fields]);
+    }
+
+    protected function text(): string
+    {
+        return html_entity_decode((string) $this->browser->getResponse()->getContent(), \ENT_QUOTES);
+    }
+
+    /** Everything in the garden's tables, as one text: equal texts, nothing changed. */
+    protected function everything(): string
+    {
+        $all = [];
+        foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'member', 'log_entry', 'plan_run'] as $table) {
+            $all[$table] = $this->service(Connection::class)->fetchAllAssociative('SELECT * FROM '.$table.' WHERE garden_id = ? ORDER BY 1, 2', [$this->garden]);
+        }
+
+        return json_encode($all, \JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    protected function service(string $class): object
+    {
+        $service = self::getContainer()->get($class);
+        self::assertInstanceOf($class, $service);
+
+        return $service;
+    }
+}

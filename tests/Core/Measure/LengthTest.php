@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Measure;
+
+use JollyFurrow\Measure\InvalidLength;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\LengthUnit;
+use JollyFurrow\Measure\Units;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class LengthTest extends TestCase
+{
+    /** @return iterable<array{string, LengthUnit, int}> */
+    public static function typed(): iterable
+    {
+        yield ['75 cm', LengthUnit::Metre, 750];
+        yield ['2.5 ft', LengthUnit::Metre, 762];
+        yield ['30in', LengthUnit::Metre, 762];
+        yield ['30"', LengthUnit::Centimetre, 762];
+        yield ['0,75 m', LengthUnit::Foot, 750];
+        yield ['25', LengthUnit::Metre, 25000];
+        yield ['100', LengthUnit::Foot, 30480];
+        yield [' 12 mm ', LengthUnit::Metre, 12];
+    }
+
+    #[DataProvider('typed')]
+    public function testReadsEitherUnit(string $text, LengthUnit $bare, int $millimetres): void
+    {
+        self::assertSame($millimetres, Length::parse($text, $bare)->millimetres);
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function bad(): iterable
+    {
+        yield ['', 'is not a length'];
+        yield ['-3 m', 'is not a length'];
+        yield ['1e9', 'is not a length'];
+        yield ['seven', 'is not a length'];
+        yield ['12 furlongs', 'is not known here'];
+        yield ['9999 m', 'is outside what is allowed'];
+        yield ['0', 'is outside what is allowed'];
+    }
+
+    #[DataProvider('bad')]
+    public function testBadLengthIsToldWhatWouldBeRight(string $text, string $message): void
+    {
+        $this->expectException(InvalidLength::class);
+        $this->expectExceptionMessage($message);
+        Length::parse($text, LengthUnit::Metre);
+    }
+
+    public function testIsWrittenInTheGardensUnits(): void
+    {
+        $bed = Length::fromFeet(100);
+
+        self::assertSame(['30.48 m', '100 ft'], [Units::Metric->long($bed), Units::UsCustomary->long($bed)]);
+        self::assertSame(['76.2 cm', '30 in'], [Units::Metric->short(Length::fromInches(30)), Units::UsCustomary->short(Length::fromInches(30))]);
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Plan;
+
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Plan\FirstFitBeds;
+use JollyFurrow\Plan\Grid;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Period;
+use PHPUnit\Framework\TestCase;
+
+final class BedsTest extends TestCase
+{
+    public function testTakesTheFirstBedThatKeepsTheFamilyGap(): void
+    {
+        $garden = self::garden(3, [self::past('A1', 'broccoli', '2025-09-01')]);
+
+        self::assertSame(['A2 0-12500'], self::found($garden, 'kale', 12_500));
+        self::assertSame(['A1 0-12500'], self::found($garden, 'lettuce-head', 12_500));
+    }
+
+    public function testThreeYearsAreEnough(): void
+    {
+        $garden = self::garden(1, [self::past('A1', 'broccoli', '2023-04-01')]);
+        [$beds, $candidate, $stay] = self::asked($garden, 'kale');
+
+        self::assertSame([], $beds->breaches($candidate, $beds->find($candidate, 25_000, $stay), $stay));
+    }
+
+    public function testABreachIsTakenWhereThereIsNoOtherWayAndTold(): void
+    {
+        $garden = self::garden(1, [self::past('A1', 'broccoli', '2025-09-01')]);
+        [$beds, $candidate, $stay] = self::asked($garden, 'kale');
+        $pieces = $beds->find($candidate, 25_000, $stay);
+
+        self::assertSame(['Cabbage family again on A1: 7 months apart from broccoli, 3 years are wished for.'], $beds->breaches($candidate, $pieces, $stay));
+    }
+
+    public function testPiecesWhenNoBedTakesItWhole(): void
+    {
+        self::assertSame(['A1 0-25000', 'A2 0-12500'], self::found(self::garden(2), 'kale', 37_500));
+    }
+
+    public function testAsMuchAsThereIs(): void
+    {
+        self::assertSame(['A1 0-25000', 'A2 0-25000'], self::found(self::garden(2), 'kale', 60_000));
+    }
+
+    public function testNeverTheWrongPlace(): void
+    {
+        self::assertSame([], self::found(self::garden(2, [], PlaceType::Tunnel), 'kale', 6_250));
+    }
+
+    /** @return list<string> */
+    private static function found(Garden $garden, string $item, int $millimetres): array
+    {
+        [$beds, $candidate, $stay] = self::asked($garden, $item);
+
+        return array_map(static fn (Stretch $s): string => $s->bed.' '.$s->from.'-'.$s->to, $beds->find($candidate, $millimetres, $stay));
+    }
+
+    /** @return array{FirstFitBeds, Candidate, Period} */
+    private static function asked(Garden $garden, string $item): array
+    {
+        $day = Day::parse('2026-04-20')->number;
+
+        return [new FirstFitBeds($garden, Book::crops(), Grid::of($garden)), new Candidate($item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day, $day + 50, $day + 80, 1.0, 0.0, 0.0, []), Period::fromFirstToLast(Day::of($day), Day::of($day + 80))];
+    }
+
+    /** @param list<PastCrop> $history */
+    private static function garden(int $count, array $history = [], PlaceType $place = PlaceType::Field): Garden
+    {
+        $beds = array_map(static fn (int $i): Bed => new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), $place), range(1, $count));
+
+        return new Garden('G', Day::parse('2026-03-02'), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), Settings::usual(), ['A'], $beds, $history, [], [], [], []);
+    }
+
+    private static function past(string $bed, string $crop, string $cleared): PastCrop
+    {
+        return new PastCrop(Stretch::of($bed, 0, 25_000), $crop, Day::parse($cleared));
+    }
+}

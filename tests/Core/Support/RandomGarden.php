@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Support;
+
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Money;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Part;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Weekday;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/** A garden made by chance from a seed: beds of odd lengths, a few crops, promises to three outlets, often more than fits. */
+final class RandomGarden
+{
+    public static function of(int $seed): Garden
+    {
+        $chance = new Randomizer(new Xoshiro256StarStar($seed));
+        $today = Day::fromDate(2026, 3, 2)->plus($chance->getInt(0, 120));
+        $beds = self::beds($chance);
+        $outlets = [
+            new Outlet('boxes', 'Boxes', Weekday::Wednesday, 1, 4, null),
+            new Outlet('stall', 'Stall', Weekday::Saturday, 2, 3, null),
+            new Outlet('kitchen', 'Kitchen', Weekday::from($chance->getInt(1, 6)), 3, 3, $chance->getInt(1, 3)),
+        ];
+        $crops = Book::crops()->keys() ?: ['radish'];
+        $products = [];
+        $promises = [];
+        foreach ((array) $chance->pickArrayKeys($crops, $chance->getInt(3, 7)) as $index) {
+            $item = $crops[(int) $index];
+            $products[] = new Product('p-'.$item, $item, 'unit', Money::fromCents($chance->getInt(80, 500)), [new Part($item, (float) $chance->getInt(1, 4))]);
+            foreach ($outlets as $outlet) {
+                $first = $today->plus($chance->getInt(20, 120));
+                for ($day = $first; $day->since($first) < 7 * $chance->getInt(3, 12); $day = $day->plus(1)) {
+                    if ($day->weekday() === $outlet->weekday) {
+                        $promises[] = new Promise($outlet->key, 'p-'.$item, $day, (float) $chance->getInt(1, 25));
+                    }
+                }
+            }
+        }
+
+        return new Garden('By chance '.$seed, $today, new Place('Nowhere', 46.9, 300, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'], $beds, self::history($chance, $beds, $today), $outlets, $products, $promises, []);
+    }
+
+    /** @return list<Bed> */
+    private static function beds(Randomizer $chance): array
+    {
+        $beds = [];
+        for ($i = 1, $count = $chance->getInt(2, 14); $i <= $count; ++$i) {
+            $tunnel = 0 === $chance->getInt(0, 4);
+            $beds[] = new Bed(($tunnel ? 'T' : 'A').$i, $tunnel ? 'T' : 'A', $i, Length::fromMetres([20.0, 25.0, 25.0, 13.5][$chance->getInt(0, 3)]), Length::fromCentimetres(75), Length::fromCentimetres(40), $tunnel ? PlaceType::Tunnel : PlaceType::Field);
+        }
+
+        usort($beds, static fn (Bed $a, Bed $b): int => [$a->block, $a->position] <=> [$b->block, $b->position]);
+
+        return $beds;
+    }
+
+    /**
+     * @param list<Bed> $beds
+     *
+     * @return list<PastCrop>
+     */
+    private static function history(Randomizer $chance, array $beds, Day $today): array
+    {
+        $crops = Book::crops()->keys();
+
+        return array_map(static fn (Bed $bed): PastCrop => new PastCrop(Stretch::of($bed->name, 0, $bed->length->millimetres), $crops[$chance->getInt(0, \count($crops) - 1)], $today->plus(-$chance->getInt(30, 1500))), $beds);
+    }
+}
