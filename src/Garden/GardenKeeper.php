@@ -37,7 +37,7 @@ final readonly class GardenKeeper
             $this->entities->persist(new Member($id, $ownerId, Role::Owner));
             $beds = $this->beds($id, $garden);
             $this->promises($id, $garden);
-            $this->plantings->keep($id, $garden->plantings, $beds);
+            $this->plantings->replace($id, [], $garden->plantings, $beds);
             $this->log->note($id, $ownerId, $words);
         });
 

@@ -9,8 +9,8 @@ use App\Record\ChangeLog;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Progress;
 
 /** Draws up the plan of a stored garden and keeps it as one change. */
@@ -20,25 +20,23 @@ final readonly class DrawUp
     {
     }
 
-    public function draw(string $gardenId, string $accountId, Progress $progress): Plan
+    /** @return string what came of it, in words */
+    public function draw(string $gardenId, string $accountId, Progress $progress): string
     {
         $garden = $this->snapshot->of($gardenId);
+        $plan = $this->planner->draw($garden, $progress);
+        $words = $this->keep($gardenId, $accountId, $garden, $plan);
 
-        return $this->keep($gardenId, $accountId, $garden, $this->planner->draw($garden, $progress));
+        return $plan->stoppedEarly ? $words.'. Stopped early: what was not reached is not planned' : $words;
     }
 
-    public function keep(string $gardenId, string $accountId, Garden $garden, Plan $plan): Plan
+    /** @return string what it changes, in words */
+    public function keep(string $gardenId, string $accountId, Garden $garden, Plan $plan): string
     {
-        $stays = array_map(static fn (Planting $p): string => $p->key, $plan->kept);
-        $all = array_map(static fn (Planting $p): string => $p->key, $garden->plantings);
-        $words = \sprintf('Plan drawn up: %d plantings new, %d left as they were, %s %% of the promised units kept', \count($plan->new), \count($plan->kept), number_format(100 * $plan->keptShare(), 1));
+        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings, $plan->plantings())->words(), number_format(100 * $plan->keptShare(), 1));
+        $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId, $garden->plantings, $plan->plantings(), $this->beds($gardenId)));
 
-        return $this->log->record($gardenId, $accountId, $words, function () use ($gardenId, $all, $stays, $plan): Plan {
-            $this->plantings->drop($gardenId, array_values(array_diff($all, $stays)));
-            $this->plantings->keep($gardenId, $plan->new, $this->beds($gardenId));
-
-            return $plan;
-        });
+        return $words;
     }
 
     /** @return array<string, string> bed name => id */

@@ -93,8 +93,7 @@ final class PlanController extends Page
         $request->getSession()->save();
         $progress = new RunProgress($connection, $run);
         try {
-            $plan = $drawUp->draw($visit->gardenId, $visit->accountId, $progress);
-            $progress->finished(\sprintf('%d plantings new, %d left as they were.%s', \count($plan->new), \count($plan->kept), $plan->stoppedEarly ? ' Stopped early: what was not reached is not planned.' : ''));
+            $progress->finished(ucfirst($drawUp->draw($visit->gardenId, $visit->accountId, $progress)).'.');
         } catch (\Throwable $failure) {
             $progress->failed('The plan could not be drawn up. Nothing was changed.');
             throw $failure;

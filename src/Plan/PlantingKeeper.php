@@ -9,7 +9,7 @@ use App\Plan\Entity\PlantingRecord;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Plan\Planting;
 
-/** Puts plantings and their pieces into the database, and takes them out. To be called inside a logged change. */
+/** Puts plantings and their pieces into the database in the place of others. To be called inside a logged change. */
 final readonly class PlantingKeeper
 {
     public function __construct(private EntityManagerInterface $entities)
@@ -17,32 +17,63 @@ final readonly class PlantingKeeper
     }
 
     /**
-     * @param list<Planting>        $plantings
-     * @param array<string, string> $beds      bed name => id
+     * Puts a new set of plantings in the place of an old one. What is the same in both is not touched; one of the same
+     * key takes over the new dates and stretches.
+     *
+     * @param list<Planting>        $old
+     * @param list<Planting>        $new
+     * @param array<string, string> $beds bed name => id
      */
-    public function keep(string $gardenId, array $plantings, array $beds): void
+    public function replace(string $gardenId, array $old, array $new, array $beds): void
     {
-        $ids = [];
-        foreach ($plantings as $planting) {
-            $record = new PlantingRecord($gardenId, $planting);
-            $this->entities->persist($record);
-            $ids[$planting->key] = $record->id;
+        $old = self::byKey($old);
+        $new = self::byKey($new);
+        $same = array_filter($new, static fn (Planting $p): bool => isset($old[$p->key]) && $old[$p->key] == $p);
+        $records = $this->records($gardenId, array_keys(array_diff_key($old, $same)));
+        $this->removePieces($gardenId, $records);
+        foreach ($records as $key => $record) {
+            isset($new[$key]) ? $record->replan($new[$key]) : $this->entities->remove($record);
         }
-        foreach ($plantings as $planting) {
+        foreach (array_diff_key($new, $same) as $key => $planting) {
+            $record = $records[$key] ?? new PlantingRecord($gardenId, $planting);
+            $this->entities->persist($record);
             foreach ($planting->pieces as $position => $piece) {
-                $this->entities->persist(new PieceRecord($gardenId, $ids[$planting->key], $beds[$piece->bed], $position, $piece));
+                $this->entities->persist(new PieceRecord($gardenId, $record->id, $beds[$piece->bed], $position, $piece));
             }
         }
     }
 
-    /** @param list<string> $keys */
-    public function drop(string $gardenId, array $keys): void
+    /**
+     * @param list<Planting> $plantings
+     *
+     * @return array<string, Planting>
+     */
+    private static function byKey(array $plantings): array
     {
-        $records = $this->entities->getRepository(PlantingRecord::class)->findBy(['gardenId' => $gardenId, 'key' => $keys]);
-        $ids = array_map(static fn (PlantingRecord $r): string => $r->id, $records);
+        return array_combine(array_map(static fn (Planting $p): string => $p->key, $plantings), $plantings);
+    }
+
+    /**
+     * @param list<string> $keys
+     *
+     * @return array<string, PlantingRecord> by key
+     */
+    private function records(string $gardenId, array $keys): array
+    {
+        $records = [];
+        foreach ($this->entities->getRepository(PlantingRecord::class)->findBy(['gardenId' => $gardenId, 'key' => $keys]) as $record) {
+            $records[$record->key()] = $record;
+        }
+
+        return $records;
+    }
+
+    /** @param array<string, PlantingRecord> $records */
+    private function removePieces(string $gardenId, array $records): void
+    {
+        $ids = array_values(array_map(static fn (PlantingRecord $r): string => $r->id, $records));
         foreach ($this->entities->getRepository(PieceRecord::class)->findBy(['gardenId' => $gardenId, 'plantingId' => $ids]) as $piece) {
             $this->entities->remove($piece);
         }
-        array_map($this->entities->remove(...), $records);
     }
 }

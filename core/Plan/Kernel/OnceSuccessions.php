@@ -8,6 +8,9 @@ namespace JollyFurrow\Plan\Kernel;
  * Successions of one item at least cost, exact when the older succession is finished before a younger one is
  * cut: a dynamic programme over the units of need in date order.
  *
+ * "Finished" means: one that hands over to a younger one on a market day has given all it yields; one that stops at the
+ * end of a market day may leave the rest.
+ *
  * With no rent, no cost per metre, a yield and a step of one and an endless hold this is the lot-size problem of
  * Wagner and Whitin, "Dynamic Version of the Economic Lot Size Model", Management Science 5 (1958), 89-96.
  *

@@ -48,6 +48,17 @@ class PlantingRecord extends GardenRow
     {
         parent::__construct($gardenId);
         $this->key = $planting->key;
+        $this->replan($planting);
+    }
+
+    public function key(): string
+    {
+        return $this->key;
+    }
+
+    /** Takes over everything of another planting of the same key. */
+    public function replan(Planting $planting): void
+    {
         $this->item = $planting->item;
         $this->method = $planting->method->value;
         $this->place = $planting->place->value;

@@ -18,7 +18,10 @@ final readonly class Strip
     public const ROW = 39.0;
     private const LETTER = 4.9;
 
-    /** @param list<array{x: float, y: float, w: float, h: float}> $notches */
+    /**
+     * @param list<array{x: float, y: float, w: float, h: float}> $notches
+     * @param array{x: float, y: float, w: float, h: float}       $frame   the whole of it, where a pointer meets it
+     */
     private function __construct(
         public string $id,
         public string $css,
@@ -38,6 +41,7 @@ final readonly class Strip
         public string $words,
         public int $first,
         public float $height,
+        public array $frame,
     ) {
     }
 
@@ -73,6 +77,7 @@ final readonly class Strip
             \sprintf('%s, bed %s, %s: %s', $crop->name, $piece->bed, $planting->standing->words(), Expected::dates($planting)),
             $planting->bedStart->number,
             $height,
+            ['x' => $x['start'], 'y' => $top, 'w' => round(max(4.0, $x['clear'] - $x['start']), 1), 'h' => $height],
         );
     }
 

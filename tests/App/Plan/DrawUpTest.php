@@ -27,6 +27,27 @@ final class DrawUpTest extends AppCase
         self::assertStringContainsString('Taken back: Plan drawn up', $this->text());
     }
 
+    public function testDrawnUpAgainThePlanIsTheSameAndNoNewEntry(): void
+    {
+        $this->post($this->path('/plan'), []);
+        $once = $this->everythingBut('plan_run');
+        $this->post($this->path('/plan'), []);
+
+        self::assertSame($once, $this->everythingBut('plan_run'));
+    }
+
+    public function testAPlantingOfTheSameKeyTakesOverItsNewDatesAndLength(): void
+    {
+        $this->post($this->path('/plan'), []);
+        $once = $this->snapshot()->plantings;
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['lettuce' => [(string) \JollyFurrow\Time\Day::parse('2026-06-03')->number => '90']], 'price' => []]);
+        $this->post($this->path('/plan'), []);
+
+        self::assertNotEquals($once, $this->snapshot()->plantings);
+        $this->post($this->path('/log/4/take-back'), []);
+        self::assertEquals($once, $this->snapshot()->plantings);
+    }
+
     public function testTheTakingBackCanBeTakenBack(): void
     {
         $this->post($this->path('/plan'), []);

@@ -1,0 +1,133 @@
+const { test, expect } = require('@playwright/test');
+const { openDemo } = require('./garden');
+
+test('from a changed promise to a plan, its working, and back', async ({ page }) => {
+  const garden = await openDemo(page);
+  await expect(page.getByText(/% of what is promised from today on is covered/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Promises' }).click();
+  await page.getByRole('link', { name: 'Saturday stall' }).click();
+  await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
+  const cell = page.getByLabel(/^Head lettuce, Sat 10 Oct/);
+  await cell.fill('160');
+  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await expect(page.getByRole('status')).toContainText('1 number kept');
+  await expect(cell).toHaveValue('160');
+
+  await page.goto(`${garden}/wall?product=head-lettuce`);
+  await page.getByText('Supply and free metres as tables').click();
+  const week = page.getByRole('row', { name: /2026-W41/ }).first();
+  const shortBefore = Number(await week.getByRole('cell').last().textContent());
+  expect(shortBefore).toBeGreaterThan(50);
+
+  await page.getByRole('link', { name: 'Draw up the plan' }).click();
+  await page.getByRole('button', { name: 'Draw up the plan' }).click();
+  await expect(page.getByText(/Last drawing: \d+ plantings new/)).toBeVisible({ timeout: 40_000 });
+
+  await page.goto(`${garden}/wall?product=head-lettuce`);
+  await page.getByText('Supply and free metres as tables').click();
+  const shortAfter = Number((await week.getByRole('cell').last().textContent()) || 0);
+  expect(shortAfter).toBeLessThan(shortBefore);
+
+  const lettuce = page.locator('a.planting', { has: page.locator('title', { hasText: /Head lettuce.*planned: .*ready \d+ (Sep|Oct)/ }) }).first();
+  await lettuce.focus();
+  await page.keyboard.press('Enter');
+  const panel = page.getByRole('region', { name: 'Planting' });
+  await expect(panel.getByRole('heading', { name: /Head lettuce/ })).toBeFocused();
+  await panel.getByText(/Show the working.*Spots in the bed/).click();
+  await expect(panel.getByText('rows across the bed', { exact: true })).toBeVisible();
+  await expect(panel.getByText('Formula: rows x (length / distance in the row, whole spots only).')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Log' }).click();
+  await page.getByRole('row', { name: /Plan drawn up/ }).first().getByRole('button', { name: /Take back/ }).click();
+  await expect(page.getByText(/Taken back: Plan drawn up/)).toBeVisible();
+  await page.goto(`${garden}/wall?product=head-lettuce`);
+  await page.getByText('Supply and free metres as tables').click();
+  expect(Number(await week.getByRole('cell').last().textContent())).toBe(shortBefore);
+
+  await page.getByRole('link', { name: 'Log' }).click();
+  await page.getByRole('row', { name: /1 promise to Saturday stall changed/ }).first().getByRole('button', { name: /Take back/ }).click();
+  await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
+  await expect(cell).not.toHaveValue('160');
+});
+
+test('a plan being drawn can be stopped, and another page loads meanwhile', async ({ page, context }) => {
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/plan`);
+  await page.getByRole('button', { name: 'Draw up the plan' }).click();
+  await expect(page.getByText('Drawing up the plan.')).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(`${garden}/crops`, { timeout: 5_000 });
+  await expect(other.getByRole('heading', { name: 'Crop book' })).toBeVisible();
+  await page.getByRole('button', { name: /Stop here/ }).click();
+  await expect(page.getByText(/Last drawing: .*/)).toBeVisible({ timeout: 20_000 });
+  await page.goto(`${garden}/log`);
+  await page.getByRole('button', { name: /Take back/ }).first().click();
+  await expect(page.getByText(/Taken back: Plan drawn up/).first()).toBeVisible();
+});
+
+test('everything works without scripts', async ({ browser }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const page = await context.newPage();
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
+  await page.getByLabel(/^Radishes, Sat 10 Oct/).fill('140');
+  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.goto(`${garden}/plan`);
+  await page.getByRole('button', { name: 'Draw up the plan' }).click();
+  await expect(page.getByText(/Last drawing: \d+ plantings new/)).toBeVisible({ timeout: 40_000 });
+  await page.goto(`${garden}/wall`);
+  await page.locator('a.planting').nth(5).click();
+  await expect(page.getByRole('heading', { name: 'Dates' })).toBeVisible();
+  await page.goto(`${garden}/log`);
+  await page.getByRole('button', { name: /Take back/ }).first().click();
+  await expect(page.getByText(/Taken back: Plan drawn up/).first()).toBeVisible();
+  await context.close();
+});
+
+test('the wall is worked by arrow keys', async ({ page }) => {
+  await openDemo(page);
+  const first = page.locator('a.planting').first();
+  await first.focus();
+  await page.keyboard.press('ArrowRight');
+  const second = await page.evaluate(() => document.activeElement.closest('[data-row]').querySelectorAll('a.planting')[1] === document.activeElement);
+  expect(second).toBe(true);
+  const bed = await page.evaluate(() => document.activeElement.closest('[data-row]').getAttribute('aria-label'));
+  await page.keyboard.press('ArrowDown');
+  expect(await page.evaluate(() => document.activeElement.closest('[data-row]').getAttribute('aria-label'))).not.toBe(bed);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Planting' })).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('region', { name: 'Planting' })).toBeHidden();
+});
+
+test('a wrong number comes back with its reason, everything typed still there', async ({ page }) => {
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/promises?outlet=boxes&from=2026-09-28`);
+  await page.getByLabel(/^Kale, Wed 30 Sep/).fill('44');
+  await page.getByLabel(/^Kale, Wed 7 Oct/).fill('a few');
+  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await expect(page.getByRole('alert')).toContainText('nothing is kept yet');
+  await expect(page.getByText('"a few" is not a quantity')).toBeVisible();
+  await expect(page.getByLabel(/^Kale, Wed 30 Sep/)).toHaveValue('44');
+  await expect(page.getByLabel(/^Kale, Wed 7 Oct/)).toHaveValue('a few');
+});
+
+test('a garden is begun, given beds, and kept as a file', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/gardens');
+  await page.getByLabel('Name').fill('Willow Corner');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByLabel('How many beds').fill('12');
+  await page.getByLabel('Width').fill('30 in');
+  await page.getByRole('button', { name: 'Add the beds' }).click();
+  await expect(page.getByRole('status')).toContainText('12 beds are added');
+  await expect(page.getByRole('row', { name: /A12/ })).toContainText('76.2 cm');
+  await page.getByRole('link', { name: 'File' }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as a file' }).click()]);
+  await page.goto('/gardens');
+  await page.getByLabel('Garden file').setInputFiles(await download.path());
+  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(page.getByText('Willow Corner').first()).toBeVisible();
+  await expect(page.locator('[data-row]')).toHaveCount(12);
+});
