@@ -2,15 +2,17 @@
 
 declare(strict_types=1);
 
-/* A fresh database in a folder of its own for every run, made by the migrations. */
+/* A fresh container and a fresh database, in a folder of its own and made by the migrations, for every run. */
 
 use App\Kernel;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Input\ArrayInput;
 use Symfony\Component\Console\Output\BufferedOutput;
+use Symfony\Component\Filesystem\Filesystem;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
+(new Filesystem())->remove(dirname(__DIR__).'/var/cache/test');
 $folder = dirname(__DIR__).'/var/test-data';
 foreach (glob($folder.'/*.sqlite*') ?: [] as $old) {
     unlink($old);

@@ -40,12 +40,13 @@ final readonly class Candidates
             return [];
         }
         $candidates = [];
+        $places = array_filter($crop->places(), fn (PlaceType $place): bool => $this->garden->metresOf($place) > 0.0);
         for ($day = $from; $day->isBefore($until); $day = $day->plus(1)) {
             if (!\in_array($day->weekday(), $this->garden->settings->sowingDays, true)) {
                 continue;
             }
-            foreach ($crop->places() as $place) {
-                foreach ($this->garden->metresOf($place) > 0.0 ? $crop->methods() : [] as $method) {
+            foreach ($places as $place) {
+                foreach ($crop->methods() as $method) {
                     $candidates[] = $this->sownOn($crop, $day, $place, $method);
                 }
             }

@@ -15,7 +15,7 @@ final class FamilyGap
 {
     private const YEAR = 365;
 
-    /** @var array<string, array<string, list<array{Stretch, string, int, int}>>> bed, family => stretch, crop, first and last day */
+    /** @var array<string, array<string, list<array{int, int, string, int, int}>>> bed, family => from, to, crop, first and last day */
     private array $stood = [];
 
     public function __construct(private readonly Garden $garden, private readonly CropBook $book)
@@ -31,22 +31,17 @@ final class FamilyGap
     }
 
     /** @return list<array{int, int}> stretches of a bed closed to the item for the sake of the gap */
-    public function closed(string $bed, string $item, PlaceType $place, Period $stay): array
+    public function closed(string $bed, string $item, PlaceType $place, int $start, int $last): array
     {
-        $closed = [];
-        foreach ($this->tooNear($bed, $item, $place, $stay) as [$stretch]) {
-            $closed[] = [$stretch->from, $stretch->to];
-        }
-
-        return $closed;
+        return array_map(static fn (array $near): array => [$near[0], $near[1]], $this->tooNear($bed, $item, $place, $start, $last));
     }
 
     /** What the gap says against this piece, in words, or null. */
     public function breach(Stretch $piece, string $item, PlaceType $place, Period $stay): ?string
     {
         $worst = null;
-        foreach ($this->tooNear($piece->bed, $item, $place, $stay) as [$stretch, $crop, $days]) {
-            if ($stretch->common($piece) > 0 && (null === $worst || $days < $worst[1])) {
+        foreach ($this->tooNear($piece->bed, $item, $place, $stay->start->number, $stay->last()->number) as [$from, $to, $crop, $days]) {
+            if ($from < $piece->to && $piece->from < $to && (null === $worst || $days < $worst[1])) {
                 $worst = [$crop, $days];
             }
         }
@@ -55,15 +50,15 @@ final class FamilyGap
             $this->family($item), $piece->bed, self::time($worst[1]), strtolower($this->name($worst[0])), $this->garden->settings->rotation[$place->value] ?? 0);
     }
 
-    /** @return list<array{Stretch, string, int}> stretch, crop and days between */
-    private function tooNear(string $bed, string $item, PlaceType $place, Period $stay): array
+    /** @return list<array{int, int, string, int}> from, to, crop and days between */
+    private function tooNear(string $bed, string $item, PlaceType $place, int $start, int $last): array
     {
         $wanted = self::YEAR * ($this->garden->settings->rotation[$place->value] ?? 0);
         $near = [];
-        foreach ($this->stood[$bed][$this->family($item)] ?? [] as [$stretch, $crop, $first, $last]) {
-            $days = $first > $stay->start->number ? $first - $stay->last()->number : $stay->start->number - $last;
+        foreach ($wanted > 0 ? $this->stood[$bed][$this->family($item)] ?? [] : [] as [$from, $to, $crop, $first, $until]) {
+            $days = $first > $start ? $first - $last : $start - $until;
             if ($days < $wanted) {
-                $near[] = [$stretch, $crop, max(0, $days)];
+                $near[] = [$from, $to, $crop, max(0, $days)];
             }
         }
 
@@ -72,7 +67,7 @@ final class FamilyGap
 
     private function note(Stretch $stretch, string $item, int $first, int $last): void
     {
-        $this->stood[$stretch->bed][$this->family($item)][] = [$stretch, $item, $first, $last];
+        $this->stood[$stretch->bed][$this->family($item)][] = [$stretch->from, $stretch->to, $item, $first, $last];
     }
 
     private function family(string $item): string

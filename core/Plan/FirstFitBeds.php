@@ -17,7 +17,7 @@ use JollyFurrow\Time\Period;
  */
 final class FirstFitBeds
 {
-    /** @var array<string, list<array{Stretch, Period}>> by bed */
+    /** @var array<string, list<array{int, int, int, int}>> by bed: from, to, first and last day */
     private array $taken = [];
     /** @var array<string, list<Bed>> by place type */
     private array $beds = [];
@@ -35,7 +35,7 @@ final class FirstFitBeds
     public function take(Planting $planting): void
     {
         foreach ($planting->pieces as $piece) {
-            $this->taken[$piece->bed][] = [$piece, $planting->occupancy()];
+            $this->taken[$piece->bed][] = [$piece->from, $piece->to, $planting->bedStart->number, $planting->clear->number];
             $this->gap->stood($piece, $planting->item, $planting->occupancy());
         }
     }
@@ -48,11 +48,12 @@ final class FirstFitBeds
             return [];
         }
         foreach ([true, false] as $keepGap) {
-            $gaps = $this->freeStretches($beds, $stay, $keepGap ? $candidate : null);
-            foreach ($gaps as $free) {
+            $gaps = [];
+            foreach ($this->freeStretches($beds, $stay, $keepGap ? $candidate : null) as $free) {
                 if ($free->to - $free->from >= $millimetres) {
                     return [Stretch::of($free->bed, $free->from, $free->from + $millimetres)];
                 }
+                $gaps[] = $free;
             }
             $pieces = $this->pieces($gaps, $millimetres, $this->grid->quarter($candidate->place));
             if (array_sum(array_map(static fn (Stretch $p): int => $p->to - $p->from, $pieces)) >= $millimetres || !$keepGap) {
@@ -107,31 +108,29 @@ final class FirstFitBeds
     /**
      * @param list<Bed> $beds
      *
-     * @return list<Stretch> in walking order
+     * @return \Generator<int, Stretch> in walking order
      */
-    private function freeStretches(array $beds, Period $stay, ?Candidate $keepingGapFor): array
+    private function freeStretches(array $beds, Period $stay, ?Candidate $keepingGapFor): \Generator
     {
-        $free = [];
+        $start = $stay->start->number;
+        $last = $stay->last()->number;
         foreach ($beds as $bed) {
-            $blocked = [];
-            foreach ($this->taken[$bed->name] as [$piece, $when]) {
-                if ($when->overlaps($stay)) {
-                    $blocked[] = [$piece->from, $piece->to];
+            $length = $bed->length->millimetres;
+            $blocked = null === $keepingGapFor ? [] : $this->gap->closed($bed->name, $keepingGapFor->item, $keepingGapFor->place, $start, $last);
+            foreach ($this->taken[$bed->name] as [$from, $to, $first, $until]) {
+                if ($first <= $last && $start <= $until) {
+                    $blocked[] = [$from, $to];
                 }
             }
-            if (null !== $keepingGapFor) {
-                $blocked = [...$blocked, ...$this->gap->closed($bed->name, $keepingGapFor->item, $keepingGapFor->place, $stay)];
-            }
             sort($blocked);
+            $blocked[] = [$length, $length];
             $at = 0;
-            foreach ([...$blocked, [$bed->length->millimetres, $bed->length->millimetres]] as [$from, $to]) {
+            foreach ($blocked as [$from, $to]) {
                 if ($from > $at) {
-                    $free[] = Stretch::of($bed->name, $at, min($from, $bed->length->millimetres));
+                    yield Stretch::of($bed->name, $at, min($from, $length));
                 }
                 $at = max($at, $to);
             }
         }
-
-        return $free;
     }
 }

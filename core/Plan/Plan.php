@@ -18,6 +18,7 @@ final readonly class Plan
      * @param array<string, list<Need>> $needs     by item
      * @param array<string, list<int>>  $served    units served, by item and need
      * @param array<string, float>      $cost      cents by item
+     * @param bool                      $isDrawn   drawn up just now, not only looked at
      */
     public function __construct(
         public Day $drawnOn,
@@ -29,6 +30,7 @@ final readonly class Plan
         public array $served,
         public array $cost,
         public bool $stoppedEarly,
+        public bool $isDrawn,
     ) {
     }
 

@@ -30,36 +30,69 @@ final readonly class Planner
     {
     }
 
+    /** Stopped early, the plan leaves the crops it did not reach as they are. */
     public function draw(Garden $garden, Progress $progress = new NoProgress()): Plan
     {
         $needs = Needs::of($garden, $this->book);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS))));
-        $grid = Grid::of($garden);
-        $placing = new Placing($garden, $this->book, $grid, $kept);
         $last = self::lastMarketDay($needs, $garden->today);
+        $grid = Grid::of($garden);
         $items = new ItemPlanner($garden, $grid, self::rents($garden, $last), Values::of($garden));
-        $candidates = new Candidates($garden, $this->recipes);
-        $open = $needs->items();
-        $cost = array_fill_keys($open, 0.0);
-        $stopped = false;
-        for ($round = 0; $round < self::ROUNDS && [] !== $open && !$stopped; ++$round) {
-            $lots = $this->lots([...$kept, ...$placing->new()]);
-            $plans = [];
-            foreach ($open as $i => $item) {
-                if (!$progress->at($i, \count($open), $this->book->get($item)->name)) {
-                    $stopped = true;
-                    break;
-                }
-                $crop = $this->book->get($item);
-                $rest = self::stillToServe($needs->for($item), Allocation::of($needs->for($item), $lots[$item] ?? []), $garden->today);
-                $ways = $candidates->of($crop, $garden->today, $last);
-                $plans[$item] = $items->plan($crop, $rest, 0 === $round ? $ways : $placing->withRoom($ways));
-                $cost[$item] += $plans[$item]->cost;
+        $ways = fn (string $item): array => (new Candidates($garden, $this->recipes))->of($this->book->get($item), $garden->today, $last);
+        $plans = $this->plans($garden, $needs, $kept, $needs->items(), $items, $ways, $progress);
+        $stopped = \count($plans) < \count($needs->items());
+        $kept = $stopped ? array_values(array_filter($garden->plantings, static fn (Planting $p): bool => \in_array($p, $kept, true) || !isset($plans[$p->item]))) : $kept;
+        $placing = new Placing($garden, $this->book, $grid, $kept);
+        $open = $placing->place($plans);
+        $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $plans);
+        for ($round = 1; $round < self::ROUNDS && [] !== $open && !$stopped; ++$round) {
+            $more = $this->plans($garden, $needs, [...$kept, ...$placing->new()], $open, $items, static fn (string $item): array => $placing->withRoom($ways($item)), $progress);
+            $open = $placing->place($more);
+            foreach ($more as $item => $plan) {
+                $cost[$item] += $plan->cost;
             }
-            $open = $placing->place($plans);
         }
 
         return $this->account($garden, $needs, $kept, $placing->new(), $placing->unplaced(), $cost, $stopped, true);
+    }
+
+    /**
+     * Why each shortage of a plan is one, and what would still mend it.
+     *
+     * @return list<Explained>
+     */
+    public function explain(Garden $garden, Plan $plan): array
+    {
+        $grid = Grid::of($garden);
+        $beds = new FirstFitBeds($garden, $this->book, $grid);
+        array_map($beds->take(...), $plan->plantings());
+        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $plan);
+
+        return array_map(fn (Shortage $short): Explained => new Explained($short, ...$reasons->for($this->book->get($short->item), $short)), $plan->shortages);
+    }
+
+    /**
+     * Successions for what the plantings there are do not serve, item by item until asked to stop.
+     *
+     * @param list<Planting>                    $plantings
+     * @param list<string>                      $open
+     * @param callable(string): list<Candidate> $ways
+     *
+     * @return array<string, ItemPlan>
+     */
+    private function plans(Garden $garden, Needs $needs, array $plantings, array $open, ItemPlanner $items, callable $ways, Progress $progress): array
+    {
+        $lots = $this->lots($plantings);
+        $plans = [];
+        foreach ($open as $i => $item) {
+            if (!$progress->at($i, \count($open), $this->book->get($item)->name)) {
+                break;
+            }
+            $rest = self::stillToServe($needs->for($item), Allocation::of($needs->for($item), $lots[$item] ?? []), $garden->today);
+            $plans[$item] = $items->plan($this->book->get($item), $rest, $ways($item));
+        }
+
+        return $plans;
     }
 
     /** A plan that only tells how the plantings there are stand against the promises. */
@@ -126,10 +159,6 @@ final readonly class Planner
     private function account(Garden $garden, Needs $needs, array $kept, array $new, array $unplaced, array $cost, bool $stopped, bool $drawn): Plan
     {
         $lots = $this->lots([...$kept, ...$new]);
-        $grid = Grid::of($garden);
-        $beds = new FirstFitBeds($garden, $this->book, $grid);
-        array_map($beds->take(...), [...$kept, ...$new]);
-        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $drawn, $unplaced);
         $served = [];
         $byItem = [];
         $shortages = [];
@@ -138,12 +167,12 @@ final readonly class Planner
             $served[$item] = Allocation::of($byItem[$item], $lots[$item] ?? [])->served;
             foreach ($byItem[$item] as $j => $need) {
                 if ($need->day >= $garden->today->number && $served[$item][$j] < $need->units) {
-                    $shortages = [...$shortages, ...self::sharedOut($item, $need, $served[$item][$j], ...$reasons->for($this->book->get($item), $need))];
+                    $shortages = [...$shortages, ...self::sharedOut($item, $need, $served[$item][$j])];
                 }
             }
         }
 
-        return new Plan($garden->today, $kept, $new, $shortages, $unplaced, $byItem, $served, $cost, $stopped);
+        return new Plan($garden->today, $kept, $new, $shortages, $unplaced, $byItem, $served, $cost, $stopped, $drawn);
     }
 
     /**
@@ -151,14 +180,14 @@ final readonly class Planner
      *
      * @return list<Shortage>
      */
-    private static function sharedOut(string $item, Need $need, int $served, ShortageReason $reason, ?Mend $mend): array
+    private static function sharedOut(string $item, Need $need, int $served): array
     {
         $shortages = [];
         foreach ($need->byOutlet as $outlet => $wanted) {
             $gets = min($wanted, $served);
             $served -= $gets;
             if ($gets < $wanted) {
-                $shortages[] = new Shortage($item, (string) $outlet, Day::of($need->day), $wanted - $gets, $wanted, $reason, $mend);
+                $shortages[] = new Shortage($item, (string) $outlet, Day::of($need->day), $wanted - $gets, $wanted, $need->reach);
             }
         }
 

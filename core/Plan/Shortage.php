@@ -6,7 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Time\Day;
 
-/** Units of an item that will be missing at one outlet on one market day, and why. */
+/** Units of an item that will be missing at one outlet on one market day; they may be so many days old there. */
 final readonly class Shortage
 {
     public function __construct(
@@ -15,8 +15,7 @@ final readonly class Shortage
         public Day $day,
         public int $units,
         public int $wanted,
-        public ShortageReason $reason,
-        public ?Mend $mend = null,
+        public int $reach,
     ) {
     }
 }

@@ -8,32 +8,31 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
-use JollyFurrow\Promise\Need;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 
 /** Finds out why a need is not met: what could still be sown for it, and whether a bed is free for that. */
 final class ShortageReasons
 {
-    /** Longest time from a sowing to its last market day that is looked back over, in days. */
-    private const LOOK_BACK = 600;
+    /** Sowings of so many days from today on are looked at. */
+    private const LOOK_AHEAD = 366;
 
-    /** @var array<string, list<Mend>> the latest sowing first */
+    /** @var array<string, list<Candidate>> the latest sowing first */
     private array $known = [];
+    /** @var array<string, Mend> by candidate */
+    private array $tried = [];
 
-    /** @param list<Unplaced> $unplaced */
     public function __construct(
         private readonly Garden $garden,
         private readonly Candidates $candidates,
         private readonly FirstFitBeds $beds,
         private readonly Grid $grid,
-        private readonly bool $drawn,
-        private readonly array $unplaced,
+        private readonly Plan $plan,
     ) {
     }
 
     /** @return array{ShortageReason, Mend|null} */
-    public function for(Crop $crop, Need $need): array
+    public function for(Crop $crop, Shortage $need): array
     {
         if (Pattern::Perennial === $crop->pattern) {
             return [ShortageReason::Perennial, null];
@@ -42,10 +41,11 @@ final class ShortageReasons
             return [ShortageReason::NoPlace, null];
         }
         $blocked = null;
-        foreach ($this->mends($crop) as $mend) {
-            if (!self::serves($mend->candidate, $need)) {
+        foreach ($this->candidates($crop) as $candidate) {
+            if (!self::serves($candidate, $need)) {
                 continue;
             }
+            $mend = $this->tried[$candidate->key()] ??= $this->mend($candidate);
             if (null !== $mend->stretch) {
                 return [$this->couldBe($crop, $need), $mend];
             }
@@ -56,26 +56,23 @@ final class ShortageReasons
     }
 
     /** Why it is short although a bed could still be found for some sowing. */
-    private function couldBe(Crop $crop, Need $need): ShortageReason
+    private function couldBe(Crop $crop, Shortage $need): ShortageReason
     {
-        foreach ($this->unplaced as $lost) {
+        foreach ($this->plan->unplaced as $lost) {
             if ($lost->candidate->item === $crop->item() && self::serves($lost->candidate, $need)) {
                 return ShortageReason::NoBed;
             }
         }
 
-        return $this->drawn ? ShortageReason::TooDear : ShortageReason::NotPlanned;
+        return $this->plan->isDrawn ? ShortageReason::TooDear : ShortageReason::NotPlanned;
     }
 
-    /** @return list<Mend> */
-    private function mends(Crop $crop): array
+    /** @return list<Candidate> */
+    private function candidates(Crop $crop): array
     {
-        if (!isset($this->known[$crop->item()])) {
-            $today = $this->garden->today;
-            $this->known[$crop->item()] = array_map($this->mend(...), array_reverse($this->candidates->of($crop, $today, $today->plus(self::LOOK_BACK))));
-        }
+        $today = $this->garden->today;
 
-        return $this->known[$crop->item()];
+        return $this->known[$crop->item()] ??= array_reverse($this->candidates->of($crop, $today, $today->plus(self::LOOK_AHEAD)));
     }
 
     private function mend(Candidate $candidate): Mend
@@ -87,13 +84,13 @@ final class ShortageReasons
         return new Mend($candidate, $pieces[0] ?? null);
     }
 
-    private static function serves(Candidate $candidate, Need $need): bool
+    private static function serves(Candidate $candidate, Shortage $need): bool
     {
         if ([] === $candidate->curve) {
-            return $candidate->ready <= $need->day && $need->day <= $candidate->lastField + $need->reach;
+            return $candidate->ready <= $need->day->number && $need->day->number <= $candidate->lastField + $need->reach;
         }
         foreach ($candidate->curve as $day => $units) {
-            if ($day <= $need->day && $need->day <= $day + $need->reach) {
+            if ($day <= $need->day->number && $need->day->number <= $day + $need->reach) {
                 return true;
             }
         }

@@ -30,7 +30,7 @@ final class PlanController extends Page
             'visit' => $visit,
             'garden' => $garden,
             'crops' => $book,
-            'short' => $short->of($garden, $stand->plan),
+            'short' => $short->explained($garden, $stand->plan),
             'kept' => number_format(100 * $stand->plan->keptShare(), 1),
             'bent' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => [] !== $p->remarks && !$p->clear->isBefore($garden->today))),
             'late' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->isLate($garden->today))),

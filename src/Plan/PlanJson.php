@@ -7,9 +7,10 @@ namespace App\Plan;
 use App\Garden\File\GardenWriter;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Explained;
 use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Plan\Unplaced;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Time\Day;
@@ -17,13 +18,15 @@ use JollyFurrow\Time\Day;
 /** A plan as open data. */
 final readonly class PlanJson
 {
-    public function __construct(private CropBook $book)
+    public function __construct(private CropBook $book, private Planner $planner)
     {
     }
 
     /** @return array<string, mixed> */
     public function of(Garden $garden, Plan $plan): array
     {
+        $explained = $this->planner->explain($garden, $plan);
+
         return [
             'format' => 'jolly-furrow-plan',
             'version' => 1,
@@ -33,7 +36,7 @@ final readonly class PlanJson
             'stopped_early' => $plan->stoppedEarly,
             'kept' => array_map(static fn (Planting $p): string => $p->key, $plan->kept),
             'plantings' => array_map(GardenWriter::planting(...), $plan->new),
-            'short' => array_map($this->shortage(...), $plan->shortages),
+            'short' => array_map($this->shortage(...), $explained),
             'without_bed' => array_map(self::unplaced(...), $plan->unplaced),
             'supply' => array_map(static fn (string $item, array $needs, array $served): array => ['item' => $item, 'days' => array_map(static fn (Need $n, int $units): array => ['day' => Day::of($n->day)->iso(), 'promised' => $n->units, 'served' => $units], $needs, $served)], array_keys($plan->needs), $plan->needs, $plan->served),
             'cost_cents' => array_map(static fn (float $cents): float => round($cents, 2), $plan->cost),
@@ -41,8 +44,10 @@ final readonly class PlanJson
     }
 
     /** @return array<string, mixed> */
-    private function shortage(Shortage $short): array
+    private function shortage(Explained $explained): array
     {
+        $short = $explained->shortage;
+
         return [
             'item' => $short->item,
             'outlet' => $short->outlet,
@@ -50,8 +55,8 @@ final readonly class PlanJson
             'units' => $short->units,
             'of' => $short->wanted,
             'unit' => $this->book->get($short->item)->produce->unit,
-            'reason' => $short->reason->value,
-            'words' => $short->reason->words(),
+            'reason' => $explained->reason->value,
+            'words' => $explained->reason->words(),
         ];
     }
 

@@ -6,7 +6,9 @@ namespace App\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Explained;
 use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Promise\Values;
 use JollyFurrow\Time\Day;
@@ -14,19 +16,43 @@ use JollyFurrow\Time\Day;
 /** What will be short, the dearest first, with the reason and the way out in words. */
 final readonly class ShortList
 {
-    public function __construct(private CropBook $book)
+    public function __construct(private CropBook $book, private Planner $planner)
     {
     }
 
-    /** @return list<array{item: string, name: string, outlet: string, day: Day, amount: string, of: string, worth: float, reason: string, mend: string, product: string|null}> */
+    /**
+     * Without looking for reasons.
+     *
+     * @return list<array{item: string, name: string, outlet: string, day: Day, amount: string, of: string, worth: float, product: string|null}>
+     */
     public function of(Garden $garden, Plan $plan): array
+    {
+        $rows = array_map($this->row($garden), $plan->shortages);
+        usort($rows, self::dearestFirst(...));
+
+        return $rows;
+    }
+
+    /** @return list<array{item: string, name: string, outlet: string, day: Day, amount: string, of: string, worth: float, product: string|null, reason: string, mend: string}> */
+    public function explained(Garden $garden, Plan $plan): array
+    {
+        $row = $this->row($garden);
+        $rows = array_map(fn (Explained $e): array => [...$row($e->shortage), 'reason' => $e->reason->words(), 'mend' => $this->mend($garden, $e)], $this->planner->explain($garden, $plan));
+        usort($rows, self::dearestFirst(...));
+
+        return $rows;
+    }
+
+    /** @return \Closure(Shortage): array{item: string, name: string, outlet: string, day: Day, amount: string, of: string, worth: float, product: string|null} */
+    private function row(Garden $garden): \Closure
     {
         $values = Values::of($garden);
         $outlets = [];
         foreach ($garden->outlets as $outlet) {
             $outlets[$outlet->key] = $outlet->name;
         }
-        $rows = array_map(fn (Shortage $s): array => [
+
+        return fn (Shortage $s): array => [
             'item' => $s->item,
             'name' => $this->book->get($s->item)->name,
             'outlet' => $outlets[$s->outlet] ?? $s->outlet,
@@ -34,24 +60,28 @@ final readonly class ShortList
             'amount' => $this->book->get($s->item)->produce->amount($s->units),
             'of' => $this->book->get($s->item)->produce->amount($s->wanted),
             'worth' => round($s->units * ($values[$s->item] ?? 0.0) / 100, 2),
-            'reason' => $s->reason->words(),
-            'mend' => $this->mend($garden, $s),
             'product' => self::product($garden, $s->item),
-        ], $plan->shortages);
-        usort($rows, static fn (array $a, array $b): int => [$b['worth'], $a['day']->number, $a['item']] <=> [$a['worth'], $b['day']->number, $b['item']]);
-
-        return $rows;
+        ];
     }
 
-    private function mend(Garden $garden, Shortage $short): string
+    /**
+     * @param array{worth: float, day: Day, item: string, ...} $a
+     * @param array{worth: float, day: Day, item: string, ...} $b
+     */
+    private static function dearestFirst(array $a, array $b): int
     {
-        $mend = $short->mend;
+        return [$b['worth'], $a['day']->number, $a['item']] <=> [$a['worth'], $b['day']->number, $b['item']];
+    }
+
+    private function mend(Garden $garden, Explained $explained): string
+    {
+        $mend = $explained->mend;
         if (null === $mend) {
-            return $short->reason->mend();
+            return $explained->reason->mend();
         }
         $candidate = $mend->candidate;
         $sow = Expected::day(Day::of($candidate->sow));
-        $crop = $this->book->get($short->item);
+        $crop = $this->book->get($explained->shortage->item);
         if (null !== $mend->stretch) {
             $units = floor($candidate->perMetre * $mend->stretch->length()->metres() + 1e-9);
             $cost = $candidate->setUp + $mend->stretch->length()->metres() * $candidate->cost;

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Money;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Part;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Weekday;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/** A garden fixed by its seed: so many crops promised to two outlets, so many beds, a quarter of them in tunnels. */
+function bench_garden(CropBook $book, int $seed, int $crops, int $beds, float $demand): Garden
+{
+    $chance = new Randomizer(new Xoshiro256StarStar($seed));
+    $today = Day::parse('2026-03-02');
+    $list = [];
+    for ($i = 1; $i <= $beds; ++$i) {
+        $tunnel = $i > $beds * 0.8;
+        $list[] = new Bed(($tunnel ? 'T' : 'A').$i, $tunnel ? 'T' : 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), $tunnel ? PlaceType::Tunnel : PlaceType::Field);
+    }
+    $outlets = [new Outlet('boxes', 'Boxes', Weekday::Wednesday, 1, 4, null), new Outlet('stall', 'Stall', Weekday::Saturday, 2, 4, null)];
+    $planted = array_values(array_filter($book->all(), static fn ($crop): bool => Pattern::Perennial !== $crop->pattern));
+    $products = [];
+    $promises = [];
+    foreach (array_slice($planted, 0, $crops) as $crop) {
+        $products[] = new Product($crop->key, $crop->name, $crop->produce->unit, Money::fromCents($chance->getInt(80, 400)), [new Part($crop->item(), 1.0)]);
+        // Enough for about one bed at a time: what a metre yields, over the weeks it is sold.
+        $first = $today->plus(90 + $chance->getInt(0, 60));
+        $weeks = $chance->getInt(8, 18);
+        foreach ($outlets as $outlet) {
+            for ($day = $first; $day->since($first) < 7 * $weeks; $day = $day->plus(1)) {
+                if ($day->weekday() === $outlet->weekday) {
+                    $promises[] = new Promise($outlet->key, $crop->key, $day, max(1.0, round($demand * $crop->produce->perMetre * $chance->getInt(80, 120) / 100)));
+                }
+            }
+        }
+    }
+
+    return new Garden('Bench '.$seed, $today, new Place('Bench', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'], $list, [], $outlets, $products, $promises, []);
+}

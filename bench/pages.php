@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+/* Times pages of a running demo over HTTP, as multiples of the reference loop. PORT=8000 php bench/pages.php */
+
+require __DIR__.'/reference.php';
+
+$base = 'http://127.0.0.1:'.(getenv('PORT') ?: '8000');
+$cookies = [];
+$ask = static function (string $path, ?array $fields = null) use ($base, &$cookies): array {
+    $headers = ['Cookie: '.implode('; ', array_map(static fn (string $k, string $v): string => $k.'='.$v, array_keys($cookies), $cookies)), 'Accept-Encoding: gzip'];
+    if (null !== $fields) {
+        $headers[] = 'Content-Type: application/x-www-form-urlencoded';
+    }
+    $start = hrtime(true);
+    $body = (string) file_get_contents($base.$path, false, stream_context_create(['http' => ['method' => null === $fields ? 'GET' : 'POST', 'header' => $headers, 'content' => http_build_query($fields ?? []), 'follow_location' => 0, 'ignore_errors' => true]]));
+    $time = (hrtime(true) - $start) / 1e9;
+    $location = null;
+    foreach ($http_response_header as $line) {
+        if (1 === preg_match('/^Set-Cookie: ([^=]+)=([^;]*)/i', $line, $m)) {
+            $cookies[$m[1]] = $m[2];
+        }
+        $location = 1 === preg_match('/^Location: (.*)$/i', $line, $m) ? $m[1] : $location;
+    }
+
+    return [$body, $time, $location];
+};
+$plain = static fn (string $body): string => "\x1f\x8b" === substr($body, 0, 2) ? (string) gzdecode($body) : $body;
+preg_match('/name="_csrf_token" value="([^"]+)"/', $plain($ask('/sign-in')[0]), $token);
+$ask('/sign-in', ['email' => 'demo@larkspur-hollow.example', 'password' => 'furrow-by-furrow', '_csrf_token' => $token[1] ?? '']);
+preg_match('#/g/[^/]+#', (string) $ask('/')[2], $garden);
+$loop = median(array_map(static fn (): float => reference_loop(), range(1, 3)));
+printf("reference loop %.2f s\n", $loop);
+foreach (['wall', 'plan', 'promises?outlet=stall', 'beds', 'crops', 'log'] as $page) {
+    $times = [];
+    $bytes = 0;
+    for ($i = 0; $i < 9; ++$i) {
+        [$body, $times[]] = $ask(($garden[0] ?? '').'/'.$page);
+        $bytes = strlen($body);
+    }
+    printf("%-24s %.3f loops  %3d kB gzipped\n", $page, median($times) / $loop, intdiv($bytes, 1024));
+}

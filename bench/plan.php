@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+/* Plans fixed gardens and tells the times as multiples of the reference loop. php bench/plan.php [runs] */
+
+require dirname(__DIR__).'/vendor/autoload.php';
+require __DIR__.'/reference.php';
+require __DIR__.'/gardens.php';
+
+use App\Crop\CropBookFile;
+use App\Garden\File\GardenReader;
+use App\Preparation\RecipeFile;
+use JollyFurrow\Plan\Planner;
+
+$loop = median(array_map(static fn (): float => reference_loop(), range(1, 5)));
+$runs = max(1, (int) ($argv[1] ?? 5));
+$book = (new CropBookFile(dirname(__DIR__).'/data/crops.csv'))->load();
+$recipes = (new RecipeFile(dirname(__DIR__).'/data/recipes.yaml'))->load();
+$gardens = [
+    'demo garden' => (new GardenReader($book, $recipes))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
+    'demo-like: 28 crops, 40 beds' => bench_garden($book, 11, 28, 40, 1.6),
+    'large: 36 crops, 200 beds' => bench_garden($book, 12, 36, 200, 6.0),
+    'double: 36 crops, 400 beds' => bench_garden($book, 12, 36, 400, 12.0),
+];
+$planner = new Planner($book, $recipes);
+printf("reference loop %.2f s, JIT %s\n", $loop, str_contains((string) json_encode(opcache_get_status(false)), '"on":true') ? 'on' : 'off');
+foreach ($gardens as $name => $garden) {
+    $plan = $planner->draw($garden);
+    $times = array_map(static function () use ($planner, $garden): float {
+        $start = hrtime(true);
+        $planner->draw($garden);
+
+        return (hrtime(true) - $start) / 1e9;
+    }, range(1, $runs));
+    printf("%-30s %5.2f loops  %4d plantings  %5.1f %% kept  %d promises\n", $name, median($times) / $loop, count($plan->new), 100 * $plan->keptShare(), count($garden->promises));
+}
+printf("peak memory %.0f MB\n", memory_get_peak_usage(true) / 1048576);

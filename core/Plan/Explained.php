@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+/** A shortage with its reason and what would still mend it. */
+final readonly class Explained
+{
+    public function __construct(public Shortage $shortage, public ShortageReason $reason, public ?Mend $mend)
+    {
+    }
+}
