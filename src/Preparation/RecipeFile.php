@@ -37,6 +37,18 @@ final readonly class RecipeFile
         return RecipeBook::of($recipes);
     }
 
+    private function source(Node $node): Source
+    {
+        $kind = $node->choice('source', SourceKind::class);
+        $note = $node->has('note') ? $node->text('note', 200) : '';
+        if (SourceKind::Published === $kind && '' === $note) {
+            $node->fault('note', 'is missing; a published recipe names its publication.');
+            $kind = SourceKind::CommonPractice;
+        }
+
+        return Source::of($kind, $note);
+    }
+
     private function recipe(string $key, Node $node): ?Recipe
     {
         $steps = array_map(static fn (Node $step): Step => new Step(
@@ -49,6 +61,6 @@ final readonly class RecipeFile
         ), $node->objects('steps', 20));
         usort($steps, static fn (Step $a, Step $b): int => $b->leadDays <=> $a->leadDays);
 
-        return [] === $steps ? null : new Recipe($key, $node->text('name'), $node->key('hatch'), $node->bool('compost'), $steps, Source::of($node->choice('source', SourceKind::class)));
+        return [] === $steps ? null : new Recipe($key, $node->text('name'), $node->key('hatch'), $node->bool('compost'), $steps, $this->source($node));
     }
 }

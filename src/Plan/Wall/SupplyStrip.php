@@ -42,7 +42,7 @@ final readonly class SupplyStrip
     /**
      * @param list<array{monday: Day, label: string, promised: float, served: float, short: float}> $weeks
      *
-     * @return array<string, mixed>
+     * @return array{height: float, bars: list<array{x: float, w: float, end: float, top: float, h: float, line: float, missing: float, short: string, middle: float}>}
      */
     public function drawing(array $weeks, Scale $scale): array
     {

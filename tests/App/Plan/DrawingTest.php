@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Plan;
+
+use App\Plan\Standpoint;
+use App\Plan\Wall\Scale;
+use App\Plan\Wall\Strip;
+use App\Plan\Wall\SupplyStrip;
+use App\Plan\Wall\WallDrawing;
+use App\Tests\Support\AppCase;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Time\Day;
+
+/** The pictures hold what the numbers say. */
+final class DrawingTest extends AppCase
+{
+    public function testTimeRunsAcrossToScale(): void
+    {
+        $scale = Scale::from(Day::parse('2026-03-01'), 52);
+
+        self::assertSame(0.0, $scale->x(Day::parse('2026-02-23')->number));
+        self::assertEqualsWithDelta(Scale::WEEK, $scale->x(Day::parse('2026-03-09')->number) - $scale->x(Day::parse('2026-03-02')->number), 0.05);
+        self::assertSame($scale->width(), $scale->x(Day::parse('2030-01-01')->number));
+    }
+
+    public function testAPieceIsDrawnAtItsPlaceAndThicknessInTheBed(): void
+    {
+        $strips = $this->strips([[0, 12_500], [12_500, 18_750], [18_750, 25_000]]);
+        $tops = array_map(static fn (Strip $s): float => $s->frame['y'], $strips);
+        $heights = array_map(static fn (Strip $s): float => $s->frame['h'], $strips);
+
+        self::assertEqualsWithDelta([Strip::BED / 2 - 1, Strip::BED / 4 - 1, Strip::BED / 4 - 1], $heights, 0.11);
+        self::assertGreaterThan($tops[1], $tops[0]);
+        self::assertGreaterThan($tops[2], $tops[1]);
+        self::assertEqualsWithDelta(Strip::HEAD + 1, $tops[2], 0.11);
+    }
+
+    public function testLabelsThatWouldCoverOneAnotherGiveWay(): void
+    {
+        $quarters = $this->strips([[0, 6_250], [6_250, 12_500], [12_500, 18_750], [18_750, 25_000]]);
+
+        self::assertTrue($quarters[0]->labelMeets($quarters[1]));
+        self::assertFalse($quarters[0]->labelMeets($quarters[2]));
+    }
+
+    public function testFreeMetresAreWhatNothingStandsOn(): void
+    {
+        $this->post($this->path('/plan'), []);
+        $garden = $this->snapshot();
+        foreach ($this->service(SupplyStrip::class)->free($garden, PlaceType::Field, Scale::from(Day::parse('2026-03-01'), 52)) as $week) {
+            $busiest = 0.0;
+            for ($day = $week['monday']->number; $day < $week['monday']->number + 7; ++$day) {
+                $standing = array_filter($garden->plantings, static fn (Planting $p): bool => $p->bedStart->number <= $day && $day <= $p->clear->number);
+                $busiest = max($busiest, array_sum(array_map(static fn (Planting $p): float => $p->length()->metres(), $standing)));
+            }
+            self::assertEqualsWithDelta(75.0 - $busiest, $week['free'], 1e-6, $week['label']);
+        }
+    }
+
+    public function testSupplyOfAMixIsItsScarcestPart(): void
+    {
+        $days = [(string) Day::parse('2026-06-03')->number => '10'];
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['mix' => $days, 'corn' => $days], 'price' => []]);
+        $stand = Standpoint::of($this->garden, $this->service(\App\Garden\Snapshot::class), $this->service(Planner::class), $this->service(CropBook::class));
+        foreach ($stand->garden->products as $product) {
+            foreach ($this->service(SupplyStrip::class)->weeks($stand->garden, $stand->plan, $product) as $week) {
+                self::assertSame($week['promised'], $week['served'] + $week['short'], $product->name);
+                self::assertSame(0.0, $week['served']);
+            }
+        }
+    }
+
+    public function testBarsStandOnTheBaseAndReachThePromise(): void
+    {
+        $weeks = [['monday' => Day::parse('2026-06-01'), 'label' => '2026-W23', 'promised' => 40.0, 'served' => 30.0, 'short' => 10.0], ['monday' => Day::parse('2026-06-08'), 'label' => '2026-W24', 'promised' => 20.0, 'served' => 20.0, 'short' => 0.0]];
+        $drawing = $this->service(SupplyStrip::class)->drawing($weeks, Scale::from(Day::parse('2026-03-01'), 52));
+        $bars = $drawing['bars'];
+
+        self::assertSame([[0.0, 13.0, 39.0, 13.0, '-10'], [26.0, 26.0, 26.0, 0.0, '']], array_map(static fn (array $b): array => [$b['line'], $b['top'], $b['h'], $b['missing'], $b['short']], $bars));
+    }
+
+    public function testFrostAndLightStandAboveTheBeds(): void
+    {
+        $axis = $this->service(WallDrawing::class)->axis($this->snapshot(), Scale::from(Day::parse('2026-03-01'), 52));
+
+        self::assertIsArray($axis['frost']);
+        self::assertSame([true, false, false, true], array_column($axis['frost'], 'likely'));
+        self::assertIsArray($axis['months']);
+        self::assertSame(['Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec', 'Jan 2027', 'Feb'], array_column($axis['months'], 'label'));
+        self::assertIsArray($axis['weeks']);
+        self::assertContains('52', array_column($axis['weeks'], 'label'));
+    }
+
+    /**
+     * @param non-empty-list<array{int, int}> $pieces
+     *
+     * @return list<Strip>
+     */
+    private function strips(array $pieces): array
+    {
+        $planting = $this->snapshot()->plantings[0];
+        $crop = $this->service(CropBook::class)->get('leek');
+        $scale = Scale::from(Day::parse('2025-03-01'), 104);
+
+        return array_map(static fn (array $p): Strip => Strip::of($planting, \JollyFurrow\Garden\Stretch::of('A3', $p[0], $p[1]), 25_000, $crop, 'mulch', 'x', $scale, [], false), $pieces);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Plan;
+
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Plan\Lot;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\TestCase;
+
+final class LotTest extends TestCase
+{
+    public function testAStockIsOneLotOfWholeUnits(): void
+    {
+        $lots = self::lots('lettuce-head', '2026-05-20', '2026-05-28', 9.3, 10_000);
+
+        self::assertEquals([new Lot('p', Day::parse('2026-05-20')->number, Day::parse('2026-05-28')->number, 93.0, 0.0)], $lots);
+    }
+
+    public function testWhatShrinksInStoreIsNotRoundedBeforeItIsTaken(): void
+    {
+        self::assertEqualsWithDelta(61.5, self::lots('onion', '2026-08-01', '2026-08-15', 12.3, 5_000)[0]->units, 1e-6);
+    }
+
+    /** Two cuts, the second eight tenths of the first: of 100 units 55.6 and 44.4. Whole units, none lost between. */
+    public function testCutsAreWholeUnitsThatAddUp(): void
+    {
+        $lots = self::lots('lettuce-leaf', '2026-05-20', '2026-06-05', 16.0, 6_250);
+
+        self::assertSame([55.0, 45.0], array_map(static fn (Lot $l): float => $l->units, $lots));
+        self::assertSame(16, $lots[1]->from - $lots[0]->from);
+    }
+
+    public function testNothingIsCutAfterTheBedIsCleared(): void
+    {
+        self::assertCount(1, self::lots('lettuce-leaf', '2026-05-20', '2026-06-01', 16.0, 6_250));
+    }
+
+    public function testAPerennialGivesInItsWeeksOfEveryYear(): void
+    {
+        $lots = self::lots('asparagus', '2026-04-25', '2027-06-13', 6.0, 25_000);
+        $years = array_count_values(array_map(static fn (Lot $l): int => Day::of($l->from)->year(), $lots));
+
+        self::assertSame([2026, 2027], array_keys($years));
+        self::assertSame($years[2026], $years[2027]);
+        self::assertEqualsWithDelta(2 * 150, array_sum(array_map(static fn (Lot $l): float => $l->units, $lots)), 1.0);
+    }
+
+    /** @return list<Lot> */
+    private static function lots(string $item, string $ready, string $clear, float $perMetre, int $millimetres): array
+    {
+        $start = Day::parse('2026-03-10');
+
+        return Lot::of(new Planting('p', $item, Method::Sown, PlaceType::Field, 'compost-mulch', $start, $start, $start, Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of('A1', 0, $millimetres)], Standing::Growing, false), Book::crops()->get($item));
+    }
+}
