@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Crop;
 
+use JollyFurrow\Measure\Units;
+
 /** What is sold and how it keeps. The unit is whole: a head, a bunch, or 100 g. */
 final readonly class Produce
 {
@@ -23,13 +25,13 @@ final readonly class Produce
         return '100 g' === $this->unit;
     }
 
-    /** "12 heads", "3.4 kg" */
+    /** "12 heads", "3.4 kg", "90 g" */
     public function amount(float $units): string
     {
         if ($this->isByWeight()) {
-            return \JollyFurrow\Measure\Units::number($units / 10, 1).' kg';
+            return $units < 10 ? Units::number($units * 100, 0).' g' : Units::number($units / 10, 1).' kg';
         }
-        $number = \JollyFurrow\Measure\Units::number($units, 1);
+        $number = Units::number($units, 1);
         $plural = str_ends_with($this->unit, 'ch') ? 'es' : 's';
 
         return $number.' '.$this->unit.('1' === $number ? '' : $plural);

@@ -6,10 +6,10 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Garden\Stretch;
 
-/** A sowing that would still serve a need, and the stretch of bed that is free for it, if there is one. */
+/** A quarter bed sown that would still serve a need, the stretch that is free for it, if there is one, and its cost in cents with the bed's rent. */
 final readonly class Mend
 {
-    public function __construct(public Candidate $candidate, public ?Stretch $stretch)
+    public function __construct(public Candidate $candidate, public ?Stretch $stretch, public float $cost)
     {
     }
 }

@@ -55,19 +55,13 @@ final class Placing
         return array_values(array_filter($candidates, fn (Candidate $c): bool => [] !== $this->beds->find($c, $this->grid->quarter($c->place), Period::fromFirstToLast(Day::of($c->bedStart), Day::of([] === $c->curve ? $c->ready : $c->lastField)))));
     }
 
-    /**
-     * @param array<string, ItemPlan> $plans
-     *
-     * @return list<string> items that are not wholly placed
-     */
-    public function place(array $plans): array
+    /** @param array<string, ItemPlan> $plans */
+    public function place(array $plans): void
     {
         $this->unplaced = [];
         foreach (self::inOrderOfBedStart($plans) as ['candidate' => $candidate, 'steps' => $steps, 'end' => $end]) {
             $this->placeOne($candidate, $steps * $this->grid->quarter($candidate->place), $end);
         }
-
-        return array_values(array_unique(array_map(static fn (Unplaced $u): string => $u->candidate->item, $this->unplaced)));
     }
 
     private function placeOne(Candidate $candidate, int $wanted, int $end): void

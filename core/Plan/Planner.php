@@ -21,7 +21,7 @@ final readonly class Planner
 {
     /** Work of so many days ahead is left as it is. */
     public const FROZEN_DAYS = 21;
-    /** The whole plan, then twice more for what found no bed, in the beds that are left. */
+    /** The whole plan, then twice more for what is still short, in the beds that are left. */
     private const ROUNDS = 3;
     /** Rents are known so many weeks past the last market day: long enough for any stay that begins before it. */
     private const RENT_WEEKS_BEYOND = 60;
@@ -43,11 +43,13 @@ final readonly class Planner
         $stopped = \count($plans) < \count($needs->items());
         $kept = $stopped ? array_values(array_filter($garden->plantings, static fn (Planting $p): bool => \in_array($p, $kept, true) || !isset($plans[$p->item]))) : $kept;
         $placing = new Placing($garden, $this->book, $grid, $kept);
-        $open = $placing->place($plans);
+        $placing->place($plans);
         $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $plans);
-        for ($round = 1; $round < self::ROUNDS && [] !== $open && !$stopped; ++$round) {
-            $more = $this->plans($garden, $needs, [...$kept, ...$placing->new()], $open, $items, static fn (string $item): array => $placing->withRoom($ways($item)), $progress);
-            $open = $placing->place($more);
+        for ($round = 1; $round < self::ROUNDS && !$stopped; ++$round) {
+            $standing = [...$kept, ...$placing->new()];
+            $open = $this->stillShort($garden, $needs, $standing);
+            $more = $this->plans($garden, $needs, $standing, $open, $items, static fn (string $item): array => $placing->withRoom($ways($item)), $progress);
+            $placing->place($more);
             foreach ($more as $item => $plan) {
                 $cost[$item] += $plan->cost;
             }
@@ -66,7 +68,7 @@ final readonly class Planner
         $grid = Grid::of($garden);
         $beds = new FirstFitBeds($garden, $this->book, $grid);
         array_map($beds->take(...), $plan->plantings());
-        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $plan);
+        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $plan, Values::of($garden));
 
         return array_map(fn (Shortage $short): Explained => new Explained($short, ...$reasons->for($this->book->get($short->item), $short)), $plan->shortages);
     }
@@ -93,6 +95,21 @@ final readonly class Planner
         }
 
         return $plans;
+    }
+
+    /**
+     * @param list<Planting> $plantings
+     *
+     * @return list<string> items with a need to come that is not served
+     */
+    private function stillShort(Garden $garden, Needs $needs, array $plantings): array
+    {
+        $lots = $this->lots($plantings);
+
+        return array_values(array_filter($needs->items(), static fn (string $item): bool => [] !== array_filter(
+            self::stillToServe($needs->for($item), Allocation::of($needs->for($item), $lots[$item] ?? []), $garden->today),
+            static fn (Need $need): bool => $need->units > 0,
+        )));
     }
 
     /** A plan that only tells how the plantings there are stand against the promises. */

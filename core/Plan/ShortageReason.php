@@ -25,6 +25,12 @@ enum ShortageReason: string
         };
     }
 
+    /** Nothing that is sown from now on can mend it. */
+    public function isLate(): bool
+    {
+        return self::NoSowing === $this || self::Perennial === $this;
+    }
+
     /** What a grower can do about it. */
     public function mend(): string
     {

@@ -22,12 +22,14 @@ final class ShortageReasons
     /** @var array<string, Mend> by candidate */
     private array $tried = [];
 
+    /** @param array<string, float> $values cents a unit of an item fetches */
     public function __construct(
         private readonly Garden $garden,
         private readonly Candidates $candidates,
         private readonly FirstFitBeds $beds,
         private readonly Grid $grid,
         private readonly Plan $plan,
+        private readonly array $values,
     ) {
     }
 
@@ -47,7 +49,7 @@ final class ShortageReasons
             }
             $mend = $this->tried[$candidate->key()] ??= $this->mend($candidate);
             if (null !== $mend->stretch) {
-                return [$this->couldBe($crop, $need), $mend];
+                return [$this->couldBe($crop, $need, $mend), $mend];
             }
             $blocked ??= $mend;
         }
@@ -56,7 +58,7 @@ final class ShortageReasons
     }
 
     /** Why it is short although a bed could still be found for some sowing. */
-    private function couldBe(Crop $crop, Shortage $need): ShortageReason
+    private function couldBe(Crop $crop, Shortage $need, Mend $mend): ShortageReason
     {
         foreach ($this->plan->unplaced as $lost) {
             if ($lost->candidate->item === $crop->item() && self::serves($lost->candidate, $need)) {
@@ -64,7 +66,10 @@ final class ShortageReasons
             }
         }
 
-        return $this->plan->isDrawn ? ShortageReason::TooDear : ShortageReason::NotPlanned;
+        $factor = $this->garden->settings->shortageFactor;
+        $worth = $factor * $need->units * ($this->values[$crop->item()] ?? 0.0);
+
+        return $this->plan->isDrawn || $mend->cost >= $worth ? ShortageReason::TooDear : ShortageReason::NotPlanned;
     }
 
     /** @return list<Candidate> */
@@ -81,7 +86,10 @@ final class ShortageReasons
         $stay = Period::fromFirstToLast(Day::of($candidate->bedStart), Day::of($end));
         $pieces = $this->beds->find($candidate, $this->grid->quarter($candidate->place), $stay);
 
-        return new Mend($candidate, $pieces[0] ?? null);
+        $metres = $this->grid->quarter($candidate->place) / 1000;
+        $rent = $this->garden->settings->rentAt($candidate->place);
+
+        return new Mend($candidate, $pieces[0] ?? null, $candidate->setUp + $metres * ($candidate->cost + $stay->days() * $rent / 7));
     }
 
     private static function serves(Candidate $candidate, Shortage $need): bool

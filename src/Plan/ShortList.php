@@ -33,14 +33,38 @@ final readonly class ShortList
         return $rows;
     }
 
-    /** @return list<array{item: string, name: string, outlet: string, day: Day, amount: string, of: string, worth: float, product: string|null, reason: string, mend: string}> */
+    /**
+     * One entry for every crop and reason, the dearest first: those that can still be mended, and those it is too late for.
+     *
+     * @return array{open: list<array<string, mixed>>, late: list<array<string, mixed>>}
+     */
     public function explained(Garden $garden, Plan $plan): array
     {
         $row = $this->row($garden);
-        $rows = array_map(fn (Explained $e): array => [...$row($e->shortage), 'reason' => $e->reason->words(), 'mend' => $this->mend($garden, $e)], $this->planner->explain($garden, $plan));
-        usort($rows, self::dearestFirst(...));
+        $groups = [];
+        foreach ($this->planner->explain($garden, $plan) as $explained) {
+            $groups[$explained->shortage->item.'/'.$explained->reason->value][] = $explained;
+        }
+        $entries = ['open' => [], 'late' => []];
+        foreach ($groups as $group) {
+            $rows = array_map(static fn (Explained $e): array => $row($e->shortage), $group);
+            $dearest = array_search(max(array_column($rows, 'worth')), array_column($rows, 'worth'), true);
+            $first = $group[(int) $dearest];
+            $entries[$first->reason->isLate() ? 'late' : 'open'][] = [
+                'name' => $rows[0]['name'],
+                'product' => $rows[0]['product'],
+                'amount' => $this->book->get($first->shortage->item)->produce->amount(array_sum(array_map(static fn (Explained $e): int => $e->shortage->units, $group))),
+                'worth' => array_sum(array_column($rows, 'worth')),
+                'days' => $rows,
+                'reason' => $first->reason->words(),
+                'mend' => $this->mend($garden, $first),
+            ];
+        }
 
-        return $rows;
+        usort($entries['open'], static fn (array $a, array $b): int => $b['worth'] <=> $a['worth']);
+        usort($entries['late'], static fn (array $a, array $b): int => $b['worth'] <=> $a['worth']);
+
+        return $entries;
     }
 
     /** @return \Closure(Shortage): array{item: string, name: string, outlet: string, day: Day, amount: string, of: string, worth: float, product: string|null} */
@@ -84,9 +108,8 @@ final readonly class ShortList
         $crop = $this->book->get($explained->shortage->item);
         if (null !== $mend->stretch) {
             $units = floor($candidate->perMetre * $mend->stretch->length()->metres() + 1e-9);
-            $cost = $candidate->setUp + $mend->stretch->length()->metres() * $candidate->cost;
 
-            return \sprintf('Still possible: sow %s on bed %s by %s, ready %s; gives %s in all, costs %s %s in work and trays.', $garden->settings->units->long($mend->stretch->length()), $mend->stretch->bed, $sow, Expected::day(Day::of($candidate->ready)), $crop->produce->amount($units), $garden->settings->currency, number_format($cost / 100, 2));
+            return \sprintf('Still possible: sow %s on bed %s by %s, ready %s; gives %s in all and costs %s %s, its bed included.', $garden->settings->units->long($mend->stretch->length()), $mend->stretch->bed, $sow, Expected::day(Day::of($candidate->ready)), $crop->produce->amount($units), $garden->settings->currency, number_format($mend->cost / 100, 2));
         }
 
         return \sprintf('A sowing on %s would be ready on %s, but every %s bed is taken at some time from %s to %s: free or add one, or promise less of what stands there.', $sow, Expected::day(Day::of($candidate->ready)), $candidate->place->words(), Expected::day(Day::of($candidate->bedStart)), Expected::day(Day::of($candidate->ready)));

@@ -121,7 +121,8 @@ final class DrawUpTest extends AppCase
         $this->browser->request('GET', $this->path('/plan'));
 
         self::assertStringContainsString('No sowing from now on can be ready for this market day', $this->text());
-        self::assertSelectorTextContains('#short + div', 'Sweet corn');
+        self::assertSelectorTextContains('#short + h3', 'Too late to sow for');
+        self::assertSelectorTextContains('#short + h3 + div', 'Sweet corn');
     }
 
     private function promise(string $quantity): void
