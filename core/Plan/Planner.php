@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Preparation\RecipeBook;
@@ -56,6 +57,19 @@ final readonly class Planner
         }
 
         return $this->account($garden, $needs, $kept, $placing->new(), $placing->unplaced(), $cost, $stopped, true);
+    }
+
+    /** A quarter bed of one crop sown on one day, in the first bed that is free for it; locked. Null when it cannot be. */
+    public function oneMore(Garden $garden, string $item, Day $sow, PlaceType $place, Method $method): ?Planting
+    {
+        $candidate = (new Candidates($garden, $this->recipes))->sownOn($this->book->get($item), $sow, $place, $method);
+        if (null === $candidate || $candidate->bedStart < $garden->today->number || $garden->metresOf($place) <= 0.0) {
+            return null;
+        }
+        $placing = new Placing($garden, $this->book, Grid::of($garden), $garden->plantings);
+        $placing->place([$item => new ItemPlan([['candidate' => $candidate, 'steps' => 1, 'end' => $candidate->lastField]], 0.0)]);
+
+        return ($placing->new()[0] ?? null)?->lock();
     }
 
     /**

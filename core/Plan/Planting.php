@@ -66,6 +66,12 @@ final readonly class Planting
         return $this->locked || Standing::Planned !== $this->standing || $this->firstWork()->isBefore($frozenUntil);
     }
 
+    /** The same planting, to stay as it is whenever the plan is drawn up anew. */
+    public function lock(): self
+    {
+        return new self($this->key, $this->item, $this->method, $this->place, $this->recipe, $this->sow, $this->ground, $this->bedStart, $this->ready, $this->clear, $this->perMetre, $this->pieces, $this->standing, true, $this->remarks);
+    }
+
     /** Still only planned, though its sowing day has gone by. */
     public function isLate(Day $today): bool
     {

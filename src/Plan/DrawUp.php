@@ -11,6 +11,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Progress;
 
 /** Draws up the plan of a stored garden and keeps it as one change. */
@@ -37,6 +38,13 @@ final readonly class DrawUp
         $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId, $garden->plantings, $plan->plantings(), $this->beds($gardenId)));
 
         return $words;
+    }
+
+    /** One planting more, as a change of its own. */
+    public function add(string $gardenId, string $accountId, Planting $planting, string $name): void
+    {
+        $words = \sprintf('%s planned on bed %s, to be sown on %s', $name, $planting->pieces[0]->bed, $planting->sow->iso());
+        $this->log->record($gardenId, $accountId, $words, fn () => $this->plantings->replace($gardenId, [], [$planting], $this->beds($gardenId)));
     }
 
     /** @return array<string, string> bed name => id */

@@ -58,6 +58,7 @@ final readonly class ShortList
                 'days' => $rows,
                 'reason' => $first->reason->words(),
                 'mend' => $this->mend($garden, $first),
+                'offer' => self::offer($first),
             ];
         }
 
@@ -95,6 +96,14 @@ final readonly class ShortList
     private static function dearestFirst(array $a, array $b): int
     {
         return [$b['worth'], $a['day']->number, $a['item']] <=> [$a['worth'], $b['day']->number, $b['item']];
+    }
+
+    /** @return array{item: string, sow: string, place: string, method: string}|null what one click can sow */
+    private static function offer(Explained $explained): ?array
+    {
+        $mend = $explained->mend;
+
+        return null === $mend?->stretch ? null : ['item' => $mend->candidate->item, 'sow' => Day::of($mend->candidate->sow)->iso(), 'place' => $mend->candidate->place->value, 'method' => $mend->candidate->method->value];
     }
 
     private function mend(Garden $garden, Explained $explained): string

@@ -9,7 +9,7 @@ use JollyFurrow\Time\Day;
 /** Time across: pixels by day number, from the first day shown. */
 final readonly class Scale
 {
-    public const WEEK = 21.5;
+    public const WEEK = 22.5;
 
     private function __construct(public int $first, public int $weeks)
     {

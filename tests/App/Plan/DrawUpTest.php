@@ -125,6 +125,31 @@ final class DrawUpTest extends AppCase
         self::assertSelectorTextContains('#short + h3 + div', 'Sweet corn');
     }
 
+    public function testOneMoreSowingIsPlannedLockedAndTakenBack(): void
+    {
+        $before = $this->snapshot();
+        $this->post($this->path('/plan/one-more'), ['item' => 'radish', 'sow' => '2026-04-07', 'place' => 'field', 'method' => 'sown']);
+        $radish = $this->snapshot()->plantings[1];
+
+        self::assertSame(['radish@2026-04-07#1', true, 6250], [$radish->key, $radish->locked, $radish->length()->millimetres]);
+        $this->post($this->path('/plan'), []);
+        self::assertContains('radish@2026-04-07#1', array_map(static fn (Planting $p): string => $p->key, $this->snapshot()->plantings));
+        $this->post($this->path('/log/3/take-back'), []);
+        $this->post($this->path('/log/2/take-back'), []);
+        self::assertEquals($before, $this->snapshot());
+    }
+
+    public function testWhatIsNotPossibleAnyMoreChangesNothing(): void
+    {
+        foreach ([['sow' => '2026-01-06'], ['sow' => 'soon'], ['place' => 'heated'], ['method' => 'thrown'], ['item' => 'moonfruit']] as $wrong) {
+            $before = $this->everything();
+            $this->post($this->path('/plan/one-more'), [...['item' => 'radish', 'sow' => '2026-04-07', 'place' => 'field', 'method' => 'sown'], ...$wrong]);
+
+            self::assertResponseRedirects($this->path('/plan'));
+            self::assertSame($before, $this->everything());
+        }
+    }
+
     private function promise(string $quantity): void
     {
         $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-29', 'q' => ['corn' => [(string) \JollyFurrow\Time\Day::parse('2026-07-01')->number => $quantity]], 'price' => []]);
