@@ -35,28 +35,34 @@ final readonly class Planner
     public function draw(Garden $garden, Progress $progress = new NoProgress()): Plan
     {
         $needs = Needs::of($garden, $this->book);
+        $reckoning = new Reckoning($this->book, $garden, $needs);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS))));
         $last = self::lastMarketDay($needs, $garden->today);
         $grid = Grid::of($garden);
         $items = new ItemPlanner($garden, $grid, self::rents($garden, $last), Values::of($garden));
         $ways = fn (string $item): array => (new Candidates($garden, $this->recipes))->of($this->book->get($item), $garden->today, $last);
-        $plans = $this->plans($garden, $needs, $kept, $needs->items(), $items, $ways, $progress);
-        $stopped = \count($plans) < \count($needs->items());
-        $kept = $stopped ? array_values(array_filter($garden->plantings, static fn (Planting $p): bool => \in_array($p, $kept, true) || !isset($plans[$p->item]))) : $kept;
+        $open = $reckoning->stillToServe($kept);
+        $plans = $this->plans($open, $items, $ways, $progress);
+        $unreached = array_diff_key($open, $plans);
+        $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true)));
         $placing = new Placing($garden, $this->book, $grid, $kept);
         $placing->place($plans);
         $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $plans);
-        for ($round = 1; $round < self::ROUNDS && !$stopped; ++$round) {
-            $standing = [...$kept, ...$placing->new()];
-            $open = $this->stillShort($garden, $needs, $standing);
-            $more = $this->plans($garden, $needs, $standing, $open, $items, static fn (string $item): array => $placing->withRoom($ways($item)), $progress);
+        for ($round = 1; $round < self::ROUNDS && [] === $unreached; ++$round) {
+            $more = $this->plans($reckoning->stillToServe([...$kept, ...$placing->new()]), $items, static fn (string $item): array => $placing->withRoom($ways($item)), $progress);
             $placing->place($more);
             foreach ($more as $item => $plan) {
-                $cost[$item] += $plan->cost;
+                $cost[$item] = ($cost[$item] ?? 0.0) + $plan->cost;
             }
         }
 
-        return $this->account($garden, $needs, $kept, $placing->new(), $placing->unplaced(), $cost, $stopped, true);
+        return $reckoning->plan($kept, $placing->new(), $placing->unplaced(), $cost, [] !== $unreached, true);
+    }
+
+    /** A plan that only tells how the plantings there are stand against the promises. */
+    public function asItStands(Garden $garden): Plan
+    {
+        return (new Reckoning($this->book, $garden, Needs::of($garden, $this->book)))->plan($garden->plantings, [], [], [], false, false);
     }
 
     /** A quarter bed of one crop sown on one day, in the first bed that is free for it; locked. Null when it cannot be. */
@@ -88,63 +94,24 @@ final readonly class Planner
     }
 
     /**
-     * Successions for what the plantings there are do not serve, item by item until asked to stop.
+     * Successions for what is still to serve, item by item until asked to stop.
      *
-     * @param list<Planting>                    $plantings
-     * @param list<string>                      $open
+     * @param array<string, list<Need>>         $open
      * @param callable(string): list<Candidate> $ways
      *
      * @return array<string, ItemPlan>
      */
-    private function plans(Garden $garden, Needs $needs, array $plantings, array $open, ItemPlanner $items, callable $ways, Progress $progress): array
+    private function plans(array $open, ItemPlanner $items, callable $ways, Progress $progress): array
     {
-        $lots = $this->lots($plantings);
         $plans = [];
-        foreach ($open as $i => $item) {
-            if (!$progress->at($i, \count($open), $this->book->get($item)->name)) {
+        foreach ($open as $item => $needs) {
+            if (!$progress->at(\count($plans), \count($open), $this->book->get($item)->name)) {
                 break;
             }
-            $rest = self::stillToServe($needs->for($item), Allocation::of($needs->for($item), $lots[$item] ?? []), $garden->today);
-            $plans[$item] = $items->plan($this->book->get($item), $rest, $ways($item));
+            $plans[$item] = $items->plan($this->book->get($item), $needs, $ways($item));
         }
 
         return $plans;
-    }
-
-    /**
-     * @param list<Planting> $plantings
-     *
-     * @return list<string> items with a need to come that is not served
-     */
-    private function stillShort(Garden $garden, Needs $needs, array $plantings): array
-    {
-        $lots = $this->lots($plantings);
-
-        return array_values(array_filter($needs->items(), static fn (string $item): bool => [] !== array_filter(
-            self::stillToServe($needs->for($item), Allocation::of($needs->for($item), $lots[$item] ?? []), $garden->today),
-            static fn (Need $need): bool => $need->units > 0,
-        )));
-    }
-
-    /** A plan that only tells how the plantings there are stand against the promises. */
-    public function asItStands(Garden $garden): Plan
-    {
-        return $this->account($garden, Needs::of($garden, $this->book), $garden->plantings, [], [], [], false, false);
-    }
-
-    /**
-     * @param list<Planting> $plantings
-     *
-     * @return array<string, list<Lot>> by item
-     */
-    private function lots(array $plantings): array
-    {
-        $lots = [];
-        foreach ($plantings as $planting) {
-            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $this->book->get($planting->item))];
-        }
-
-        return $lots;
     }
 
     private static function lastMarketDay(Needs $needs, Day $today): Day
@@ -167,61 +134,5 @@ final readonly class Planner
         }
 
         return RentSums::fromWeeks($garden->today->number, $weekly);
-    }
-
-    /**
-     * @param list<Need> $needs
-     *
-     * @return list<Need>
-     */
-    private static function stillToServe(array $needs, Allocation $standing, Day $today): array
-    {
-        $rest = array_map(static fn (Need $need, int $served): Need => $need->withUnits($need->units - $served), $needs, $standing->served);
-
-        return array_values(array_filter($rest, static fn (Need $need): bool => $need->day >= $today->number));
-    }
-
-    /**
-     * @param list<Planting>       $kept
-     * @param list<Planting>       $new
-     * @param list<Unplaced>       $unplaced
-     * @param array<string, float> $cost
-     */
-    private function account(Garden $garden, Needs $needs, array $kept, array $new, array $unplaced, array $cost, bool $stopped, bool $drawn): Plan
-    {
-        $lots = $this->lots([...$kept, ...$new]);
-        $served = [];
-        $byItem = [];
-        $shortages = [];
-        foreach ($needs->items() as $item) {
-            $byItem[$item] = $needs->for($item);
-            $served[$item] = Allocation::of($byItem[$item], $lots[$item] ?? [])->served;
-            foreach ($byItem[$item] as $j => $need) {
-                if ($need->day >= $garden->today->number && $served[$item][$j] < $need->units) {
-                    $shortages = [...$shortages, ...self::sharedOut($item, $need, $served[$item][$j])];
-                }
-            }
-        }
-
-        return new Plan($garden->today, $kept, $new, $shortages, $unplaced, $byItem, $served, $cost, $stopped, $drawn);
-    }
-
-    /**
-     * The outlet served last goes short first.
-     *
-     * @return list<Shortage>
-     */
-    private static function sharedOut(string $item, Need $need, int $served): array
-    {
-        $shortages = [];
-        foreach ($need->byOutlet as $outlet => $wanted) {
-            $gets = min($wanted, $served);
-            $served -= $gets;
-            if ($gets < $wanted) {
-                $shortages[] = new Shortage($item, (string) $outlet, Day::of($need->day), $wanted - $gets, $wanted, $need->reach);
-            }
-        }
-
-        return $shortages;
     }
 }
