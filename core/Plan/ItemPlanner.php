@@ -17,7 +17,9 @@ use JollyFurrow\Promise\Need;
 final readonly class ItemPlanner
 {
     /** Valuations the covering search may spend on one item. */
-    private const EFFORT = 3000;
+    public const EFFORT = 3000;
+    /** The same when only some market days are left to serve. */
+    public const EFFORT_FOR_THE_REST = 500;
     /** A need may not cost less than this a unit, or nothing would be sown for it. Cents. */
     private const LEAST_PENALTY = 1.0;
 
@@ -30,7 +32,7 @@ final readonly class ItemPlanner
      * @param list<Need>      $needs
      * @param list<Candidate> $candidates
      */
-    public function plan(Crop $crop, array $needs, array $candidates): ItemPlan
+    public function plan(Crop $crop, array $needs, array $candidates, int $effort = self::EFFORT): ItemPlan
     {
         $needs = array_values(array_filter($needs, static fn (Need $need): bool => $need->units > 0));
         if ([] === $needs || [] === $candidates) {
@@ -38,7 +40,7 @@ final readonly class ItemPlanner
         }
         $chosen = (new CandidateChoice($this->rents))->of($candidates, $needs);
 
-        return $crop->pattern->isStock() ? $this->once($crop, $needs, $chosen) : $this->cover($crop, $needs, $chosen);
+        return $crop->pattern->isStock() ? $this->once($crop, $needs, $chosen) : $this->cover($crop, $needs, $chosen, $effort);
     }
 
     /** Cents for one unit short. */
@@ -99,7 +101,7 @@ final readonly class ItemPlanner
      * @param list<Need>      $needs
      * @param list<Candidate> $candidates
      */
-    private function cover(Crop $crop, array $needs, array $candidates): ItemPlan
+    private function cover(Crop $crop, array $needs, array $candidates, int $effort): ItemPlan
     {
         $problem = new CoverProblem(
             array_map(static fn (Need $n): int => $n->day, $needs),
@@ -112,7 +114,7 @@ final readonly class ItemPlanner
             1,
             array_map(fn (Candidate $c): int => $this->maxSteps($c->place), $candidates),
             $this->penalty($crop),
-            self::EFFORT,
+            $effort,
         );
         $solution = CoverSuccessions::solve($problem);
 

@@ -11,14 +11,15 @@ use JollyFurrow\Time\Day;
 final readonly class Plan
 {
     /**
-     * @param list<Planting>            $kept      plantings that stay as they are
-     * @param list<Planting>            $new
-     * @param list<Shortage>            $shortages
-     * @param list<Unplaced>            $unplaced
-     * @param array<string, list<Need>> $needs     by item
-     * @param array<string, list<int>>  $served    units served, by item and need
-     * @param array<string, float>      $cost      cents by item
-     * @param bool                      $isDrawn   drawn up just now, not only looked at
+     * @param list<Planting>                          $kept      plantings that stay as they are
+     * @param list<Planting>                          $new
+     * @param list<Shortage>                          $shortages
+     * @param list<Unplaced>                          $unplaced
+     * @param array<string, list<Need>>               $needs     by item
+     * @param array<string, list<int>>                $served    units served, by item and need
+     * @param array<string, list<array<string, int>>> $from      units by planting, by item and need
+     * @param array<string, float>                    $cost      cents by item
+     * @param bool                                    $isDrawn   drawn up just now, not only looked at
      */
     public function __construct(
         public Day $drawnOn,
@@ -28,6 +29,7 @@ final readonly class Plan
         public array $unplaced,
         public array $needs,
         public array $served,
+        public array $from,
         public array $cost,
         public bool $stoppedEarly,
         public bool $isDrawn,

@@ -42,14 +42,14 @@ final readonly class Planner
         $items = new ItemPlanner($garden, $grid, self::rents($garden, $last), Values::of($garden));
         $ways = fn (string $item): array => (new Candidates($garden, $this->recipes))->of($this->book->get($item), $garden->today, $last);
         $open = $reckoning->stillToServe($kept);
-        $plans = $this->plans($open, $items, $ways, $progress);
+        $plans = $this->plans($open, $items, $ways, ItemPlanner::EFFORT, $progress);
         $unreached = array_diff_key($open, $plans);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true)));
         $placing = new Placing($garden, $this->book, $grid, $kept);
         $placing->place($plans);
         $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $plans);
         for ($round = 1; $round < self::ROUNDS && [] === $unreached; ++$round) {
-            $more = $this->plans($reckoning->stillToServe([...$kept, ...$placing->new()]), $items, static fn (string $item): array => $placing->withRoom($ways($item)), $progress);
+            $more = $this->plans($reckoning->stillToServe([...$kept, ...$placing->new()]), $items, static fn (string $item): array => $placing->withRoom($ways($item)), ItemPlanner::EFFORT_FOR_THE_REST, $progress);
             $placing->place($more);
             foreach ($more as $item => $plan) {
                 $cost[$item] = ($cost[$item] ?? 0.0) + $plan->cost;
@@ -101,14 +101,14 @@ final readonly class Planner
      *
      * @return array<string, ItemPlan>
      */
-    private function plans(array $open, ItemPlanner $items, callable $ways, Progress $progress): array
+    private function plans(array $open, ItemPlanner $items, callable $ways, int $effort, Progress $progress): array
     {
         $plans = [];
         foreach ($open as $item => $needs) {
             if (!$progress->at(\count($plans), \count($open), $this->book->get($item)->name)) {
                 break;
             }
-            $plans[$item] = $items->plan($this->book->get($item), $needs, $ways($item));
+            $plans[$item] = $items->plan($this->book->get($item), $needs, $ways($item), $effort);
         }
 
         return $plans;

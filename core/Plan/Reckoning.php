@@ -50,11 +50,14 @@ final readonly class Reckoning
     {
         $lots = $this->lots([...$kept, ...$new]);
         $served = [];
+        $from = [];
         $byItem = [];
         $shortages = [];
         foreach ($this->needs->items() as $item) {
             $byItem[$item] = $this->needs->for($item);
-            $served[$item] = Allocation::of($byItem[$item], $lots[$item] ?? [])->served;
+            $allocation = Allocation::of($byItem[$item], $lots[$item] ?? []);
+            $served[$item] = $allocation->served;
+            $from[$item] = $allocation->from;
             foreach ($byItem[$item] as $j => $need) {
                 if ($need->day >= $this->garden->today->number && $served[$item][$j] < $need->units) {
                     $shortages = [...$shortages, ...self::sharedOut($item, $need, $served[$item][$j])];
@@ -62,7 +65,7 @@ final readonly class Reckoning
             }
         }
 
-        return new Plan($this->garden->today, $kept, $new, $shortages, $unplaced, $byItem, $served, $cost, $stopped, $drawn);
+        return new Plan($this->garden->today, $kept, $new, $shortages, $unplaced, $byItem, $served, $from, $cost, $stopped, $drawn);
     }
 
     /**

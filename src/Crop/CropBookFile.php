@@ -16,6 +16,12 @@ final readonly class CropBookFile
     {
     }
 
+    /** Another one whenever the file is another. */
+    public function version(): string
+    {
+        return (string) md5_file($this->path);
+    }
+
     public function load(): CropBook
     {
         return (new BookReader())->read($this->rows());

@@ -24,6 +24,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Weekday;
 
@@ -101,7 +102,14 @@ final readonly class Snapshot
     /** @return list<Promise> */
     private function promises(string $gardenId): array
     {
-        return array_map(static fn (Row $r): Promise => new Promise($r->text('outlet'), $r->text('product'), $r->day('day'), $r->float('quantity')), $this->rows('SELECT p.day, p.quantity, o.key_name AS outlet, q.key_name AS product FROM promise p JOIN outlet o ON o.garden_id = p.garden_id AND o.id = p.outlet_id JOIN product q ON q.garden_id = p.garden_id AND q.id = p.product_id WHERE p.garden_id = ? ORDER BY p.day, o.key_name, q.key_name', $gardenId));
+        $days = [];
+        $promises = [];
+        foreach ($this->rows('SELECT p.day, p.quantity, o.key_name AS outlet, q.key_name AS product FROM promise p JOIN outlet o ON o.garden_id = p.garden_id AND o.id = p.outlet_id JOIN product q ON q.garden_id = p.garden_id AND q.id = p.product_id WHERE p.garden_id = ? ORDER BY p.day, o.key_name, q.key_name', $gardenId) as $row) {
+            $day = $row->int('day');
+            $promises[] = new Promise($row->text('outlet'), $row->text('product'), $days[$day] ??= Day::of($day), $row->float('quantity'));
+        }
+
+        return $promises;
     }
 
     /** @return list<Planting> */

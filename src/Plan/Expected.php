@@ -6,7 +6,6 @@ namespace App\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Allocation;
 use JollyFurrow\Plan\Lot;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planting;
@@ -44,8 +43,7 @@ final readonly class Expected
                     $weeks[$lot->planting][$monday] = ($weeks[$lot->planting][$monday] ?? 0) + (int) $lot->units;
                 }
             }
-            $allocation = Allocation::of($plan->needs[$item] ?? [], $itemLots);
-            foreach ($allocation->from as $j => $sources) {
+            foreach ($plan->from[$item] ?? [] as $j => $sources) {
                 $day = $plan->needs[$item][$j]->day;
                 foreach ($sources as $key => $units) {
                     $serves[$key][] = ['day' => Day::of($day), 'units' => $units];

@@ -21,6 +21,12 @@ final readonly class RecipeFile
     {
     }
 
+    /** Another one whenever the file is another. */
+    public function version(): string
+    {
+        return (string) md5_file($this->path);
+    }
+
     public function load(): RecipeBook
     {
         $faults = new Faults();
