@@ -34,7 +34,9 @@ document.addEventListener('htmx:afterSwap', (event) => {
   document.querySelector('.split')?.classList.add('open');
   const heading = event.target.querySelector('h1, h2');
   heading?.setAttribute('tabindex', '-1');
-  heading?.focus();
+  heading?.focus({ preventScroll: true });
+  event.target.scrollIntoView({ block: 'nearest' });
+  if (window.innerWidth < 1000) event.target.scrollIntoView({ block: 'start' });
 });
 
 document.addEventListener('click', (event) => {
