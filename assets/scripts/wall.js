@@ -1,4 +1,7 @@
 // The wall by keyboard: one tab stop, then arrow keys along a bed and from bed to bed. Enter follows the link.
+// Without scripts every planting is a tab stop.
+document.querySelectorAll('a.planting').forEach((link, i) => link.setAttribute('tabindex', i === 0 ? '0' : '-1'));
+
 const plantings = (row) => [...row.querySelectorAll('a.planting')];
 
 function focus(link) {

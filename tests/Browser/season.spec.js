@@ -100,8 +100,9 @@ test('everything works without scripts', async ({ browser }) => {
 
 test('the wall is worked by arrow keys', async ({ page }) => {
   await openDemo(page);
-  const first = page.locator('a.planting').first();
-  await first.focus();
+  await page.locator('.wall').focus();
+  await page.keyboard.press('Tab');
+  expect(await page.evaluate(() => document.activeElement === document.querySelector('a.planting'))).toBe(true);
   await page.keyboard.press('ArrowRight');
   const second = await page.evaluate(() => document.activeElement.closest('[data-row]').querySelectorAll('a.planting')[1] === document.activeElement);
   expect(second).toBe(true);

@@ -20,6 +20,7 @@ final readonly class Strip
 
     /**
      * @param list<array{x: float, y: float, w: float, h: float}> $notches
+     * @param array{x: float, y: float}|null                      $seed    where the nursery thread begins
      * @param array{x: float, y: float, w: float, h: float}       $frame   the whole of it, where a pointer meets it
      */
     private function __construct(
@@ -28,7 +29,7 @@ final readonly class Strip
         public string $hatch,
         public string $prep,
         public string $thread,
-        public ?float $threadDot,
+        public ?array $seed,
         public string $ridge,
         public string $holding,
         public string $end,
@@ -56,6 +57,8 @@ final readonly class Strip
             'clear' => $planting->clear->number + 1, 'sow' => $planting->sow->number,
         ]);
         $stock = $crop->pattern->isStock();
+        $inNursery = $planting->sow->isBefore($planting->ground) && $x['ground'] > 0;
+        $thread = round(max(2.0, $top - 3), 1);
         $label = Family::glyph($crop->family).' '.$crop->name;
 
         return new self(
@@ -63,8 +66,8 @@ final readonly class Strip
             Family::css($crop->family),
             $hatch,
             $x['ground'] - $x['start'] > 0.5 ? \sprintf('M%s %sV%sH%sV%sZ', $x['start'], $base, round($base - min(5.0, $height), 1), $x['ground'], $base) : '',
-            $planting->sow->isBefore($planting->ground) && $x['ground'] > 0 ? \sprintf('M%s %sH%sV%s', $x['sow'], $t = round(max(2.0, $top - 3), 1), $x['ground'], $base) : '',
-            $planting->sow->isBefore($planting->ground) && $x['ground'] > 0 ? round(max(2.0, $top - 3), 1) : null,
+            $inNursery ? \sprintf('M%s %sH%sV%s', $x['sow'], $thread, $x['ground'], $base) : '',
+            $inNursery && $x['sow'] > 0 ? ['x' => $x['sow'], 'y' => $thread] : null,
             self::ridge($planting, $scale, $base, $height),
             \sprintf('M%s %sV%sL%s %sV%sZ', $x['ready'], $base, $top, $x['clear'], round($base - $height * ($stock ? 0.55 : 0.25), 1), $base),
             \sprintf('M%s %sl4 %s', $x['clear'], $base, -min(6.0, $height)),

@@ -29,6 +29,15 @@ final class WallTest extends AppCase
         self::assertResponseHeaderSame('Vary', 'HX-Request');
     }
 
+    public function testEverythingComesFromHereAndPackedForTheWay(): void
+    {
+        $this->browser->request('GET', $this->path('/wall'), server: ['HTTP_ACCEPT_ENCODING' => 'gzip']);
+
+        self::assertStringContainsString("default-src 'self'", (string) $this->browser->getResponse()->headers->get('Content-Security-Policy'));
+        self::assertResponseHeaderSame('Content-Encoding', 'gzip');
+        self::assertStringContainsString('Season 2026', (string) gzdecode((string) $this->browser->getResponse()->getContent()));
+    }
+
     public function testStateIsInTheAddress(): void
     {
         $this->browser->request('GET', $this->path('/wall?block=T&product=mix&season=2027&place=tunnel'));
