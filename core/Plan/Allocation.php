@@ -15,10 +15,9 @@ final readonly class Allocation
 {
     /**
      * @param list<int>                $served units served, by need
-     * @param array<string, int>       $used   units served from each planting
      * @param list<array<string, int>> $from   units by planting, by need
      */
-    private function __construct(public array $served, public array $used, public array $from)
+    private function __construct(public array $served, public array $from)
     {
     }
 
@@ -32,7 +31,6 @@ final readonly class Allocation
         $left = array_map(static fn (Lot $lot): float => $lot->units, $lots);
         $served = [];
         $from = [];
-        $used = [];
         foreach ($needs as $need) {
             $wanted = $need->units;
             $sources = [];
@@ -49,14 +47,13 @@ final readonly class Allocation
                     $left[$i] -= $take / $sound;
                     $wanted -= $take;
                     $sources[$lot->planting] = ($sources[$lot->planting] ?? 0) + $take;
-                    $used[$lot->planting] = ($used[$lot->planting] ?? 0) + $take;
                 }
             }
             $served[] = $need->units - $wanted;
             $from[] = $sources;
         }
 
-        return new self($served, $used, $from);
+        return new self($served, $from);
     }
 
     /** Share of a lot still sound on a day: it loses from the day it is ready, as the planner counts it. */

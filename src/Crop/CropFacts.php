@@ -32,10 +32,11 @@ final class CropFacts
             $facts[] = ['Days in the nursery', $t->nurseryDays.' days', 'nursery_days'];
             $facts[] = ['Days to maturity, from planting out', $t->daysTransplanted.' days', 'days_transplanted'];
         }
-        $facts[] = ['Ripens over', $t->spread.' days', 'spread_days'];
-        $facts[] = ['Stands fit for', $t->hold.' days', 'hold_days'];
+        if (!$crop->pattern->isStock()) {
+            return $facts;
+        }
 
-        return $facts;
+        return [...$facts, ['Ripens over', $t->spread.' days', 'spread_days'], ['Stands fit for', $t->hold.' days', 'hold_days']];
     }
 
     /** @return list<array{string, string, string}> */

@@ -80,6 +80,29 @@ final class FormsTest extends AppCase
         self::assertSame($before, $this->everything());
     }
 
+    public function testAGardenWithoutANameOrAtThePoleIsNotBegun(): void
+    {
+        foreach ([[['name' => '', 'latitude' => '47'], 'name', 'Please write something'], [['name' => 'Icy', 'latitude' => '88'], 'latitude', 'number from -66 to 66']] as [$fields, $field, $message]) {
+            $this->post('/gardens', $fields);
+
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString($message, $this->text());
+            self::assertSelectorExists(\sprintf('[name="%s"][aria-invalid="true"]', $field));
+        }
+        self::assertSame(1, $this->service(\Doctrine\DBAL\Connection::class)->fetchOne('SELECT COUNT(*) FROM garden'));
+    }
+
+    public function testASouthernGardenHasItsFrostsTheOtherWayRound(): void
+    {
+        $this->post('/gardens', ['name' => 'South', 'latitude' => '-41.5']);
+        $id = $this->service(\Doctrine\DBAL\Connection::class)->fetchOne("SELECT id FROM garden WHERE name = 'South'");
+        self::assertResponseRedirects('/g/'.(\is_string($id) ? $id : '').'/beds');
+        self::assertIsString($id);
+        $place = $this->service(\App\Garden\Snapshot::class)->of($id)->place;
+
+        self::assertSame(['10-20', '04-20'], [$place->lastFrost->iso(), $place->firstFrost->iso()]);
+    }
+
     public function testASeriesInFeetAndInches(): void
     {
         $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '12', 'length' => '82 ft', 'width' => '2.5 ft', 'path' => '18 in', 'place' => 'field']);
