@@ -5,7 +5,7 @@ const port = process.env.BROWSER_TEST_PORT || '8123';
 module.exports = defineConfig({
   testDir: 'tests/Browser',
   outputDir: 'var/browser-results',
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 15_000 },
   workers: 1,
   fullyParallel: false,
