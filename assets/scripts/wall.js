@@ -38,7 +38,6 @@ document.addEventListener('htmx:afterSwap', (event) => {
   const heading = event.target.querySelector('h1, h2');
   heading?.setAttribute('tabindex', '-1');
   heading?.focus({ preventScroll: true });
-  event.target.scrollIntoView({ block: 'nearest' });
   if (window.innerWidth < 1000) event.target.scrollIntoView({ block: 'start' });
 });
 
