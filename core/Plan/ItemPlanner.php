@@ -38,9 +38,42 @@ final readonly class ItemPlanner
         if ([] === $needs || [] === $candidates) {
             return new ItemPlan([], 0.0);
         }
-        $chosen = (new CandidateChoice($this->rents))->of($candidates, $needs);
+        if (!$crop->pattern->isStock()) {
+            return $this->cover($crop, $needs, $this->chosen($candidates, $needs), $effort);
+        }
+        $plans = array_map(fn (array $group): ItemPlan => $this->once($crop, $group, $this->chosen($candidates, $group)), self::byReach($crop, $needs));
 
-        return $crop->pattern->isStock() ? $this->once($crop, $needs, $chosen) : $this->cover($crop, $needs, $chosen, $effort);
+        return new ItemPlan(array_merge(...array_map(static fn (ItemPlan $p): array => $p->successions, $plans)), array_sum(array_map(static fn (ItemPlan $p): float => $p->cost, $plans)));
+    }
+
+    /**
+     * Goods that keep in store are planned apart for outlets that take them stored and for those that want them fresh:
+     * a market day in winter that wants them fresh would otherwise end the run of days a succession can serve.
+     *
+     * @param list<Need> $needs
+     *
+     * @return non-empty-list<list<Need>>
+     */
+    private static function byReach(Crop $crop, array $needs): array
+    {
+        $groups = [];
+        foreach ($needs as $need) {
+            $groups[$crop->produce->stored ? $need->reach : 0][] = $need;
+        }
+        krsort($groups);
+
+        return [] === $groups ? [$needs] : array_values($groups);
+    }
+
+    /**
+     * @param list<Candidate> $candidates
+     * @param list<Need>      $needs
+     *
+     * @return list<Candidate>
+     */
+    private function chosen(array $candidates, array $needs): array
+    {
+        return (new CandidateChoice($this->rents))->of($candidates, $needs);
     }
 
     /** Cents for one unit short. */

@@ -15,7 +15,6 @@ final readonly class Strip
     /** Room for the nursery thread above the bed, and the height a whole bed takes. */
     public const HEAD = 6.0;
     public const BED = 29.0;
-    public const ROW = 39.0;
     private const LETTER = 4.9;
 
     /**
