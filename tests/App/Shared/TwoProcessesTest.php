@@ -28,20 +28,21 @@ final class TwoProcessesTest extends TestCase
         array_map(unlink(...), glob($file.'*') ?: []);
     }
 
-    /** @return array{resource, resource} */
+    /** @return array{resource, resource, resource} process, what it prints, what it complains */
     private function start(string $file, int $rounds): array
     {
-        $process = proc_open([\PHP_BINARY, __DIR__.'/two_processes.php', $file, (string) $rounds], [1 => ['pipe', 'w'], 2 => \STDERR], $pipes);
+        $process = proc_open([\PHP_BINARY, __DIR__.'/two_processes.php', $file, (string) $rounds], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
         self::assertIsResource($process);
 
-        return [$process, $pipes[1]];
+        return [$process, $pipes[1], $pipes[2]];
     }
 
-    /** @param array{resource, resource} $started */
+    /** @param array{resource, resource, resource} $started */
     private function finish(array $started): string
     {
         $out = trim((string) stream_get_contents($started[1]));
-        self::assertSame(0, proc_close($started[0]), $out);
+        $complaint = (string) stream_get_contents($started[2]);
+        self::assertSame(0, proc_close($started[0]), $complaint);
 
         return $out;
     }
