@@ -6,6 +6,7 @@ namespace App\Plan\Wall;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\FreeMetres;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Time\Day;
@@ -64,18 +65,8 @@ final readonly class SupplyStrip
     public function free(Garden $garden, PlaceType $place, Scale $scale): array
     {
         $of = $garden->metresOf($place);
-        $taken = array_fill($scale->first, 7 * $scale->weeks, 0.0);
-        foreach ($garden->plantings as $planting) {
-            if ($planting->place === $place) {
-                $metres = $planting->length()->metres();
-                for ($day = max($scale->first, $planting->bedStart->number); $day <= min($scale->end() - 1, $planting->clear->number); ++$day) {
-                    $taken[$day] += $metres;
-                }
-            }
-        }
         $weeks = [];
-        for ($monday = $scale->first; $monday < $scale->end(); $monday += 7) {
-            $free = max(0.0, $of - max([0.0, ...\array_slice($taken, $monday - $scale->first, 7)]));
+        foreach (FreeMetres::byWeek($garden, $place, $scale->first, $scale->weeks) as $monday => $free) {
             $h = $of > 0 ? round(self::FREE_HEIGHT * $free / $of, 1) : 0.0;
             $week = Day::of($monday)->week();
             $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'free' => $free, 'of' => $of, 'x' => round($scale->x($monday) + 1.5, 1), 'w' => Scale::WEEK - 3, 'y' => round(self::FREE_HEIGHT - $h, 1), 'h' => $h];

@@ -62,17 +62,27 @@ final class DrawingTest extends AppCase
         }
     }
 
+    /** Lettuce for the mix is there, arugula is not: no bag of the mix can be filled. With both, all can. */
     public function testSupplyOfAMixIsItsScarcestPart(): void
     {
-        $days = [(string) Day::parse('2026-06-03')->number => '10'];
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['mix' => $days, 'corn' => $days], 'price' => []]);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['mix' => [(string) Day::parse('2026-06-03')->number => '10']], 'price' => []]);
+        $this->post($this->path('/plan/one-more'), ['item' => 'lettuce-leaf', 'sow' => '2026-05-01', 'place' => 'field', 'method' => 'sown']);
+        [$lettuce, $bags] = $this->servedOfTheMix();
+        self::assertSame([11, 0.0], [$lettuce, $bags]);
+
+        $this->post($this->path('/plan/one-more'), ['item' => 'arugula', 'sow' => '2026-05-01', 'place' => 'field', 'method' => 'sown']);
+        self::assertSame([11, 10.0], $this->servedOfTheMix());
+    }
+
+    /** @return array{int, float} units of lettuce served, bags of the mix covered */
+    private function servedOfTheMix(): array
+    {
         $stand = Standpoint::of($this->garden, $this->service(\App\Garden\Snapshot::class), $this->service(Planner::class), $this->service(CropBook::class));
-        foreach ($stand->garden->products as $product) {
-            foreach ($this->service(SupplyStrip::class)->weeks($stand->garden, $stand->plan, $product) as $week) {
-                self::assertSame($week['promised'], $week['served'] + $week['short'], $product->name);
-                self::assertSame(0.0, $week['served']);
-            }
-        }
+        $weeks = $this->service(SupplyStrip::class)->weeks($stand->garden, $stand->plan, $stand->garden->products[1]);
+        self::assertCount(1, $weeks);
+        self::assertSame(10.0, $weeks[0]['served'] + $weeks[0]['short']);
+
+        return [array_sum($stand->plan->served['lettuce-leaf']), $weeks[0]['served']];
     }
 
     public function testBarsStandOnTheBaseAndReachThePromise(): void

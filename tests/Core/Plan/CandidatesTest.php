@@ -16,7 +16,7 @@ use PHPUnit\Framework\TestCase;
 
 final class CandidatesTest extends TestCase
 {
-    /** Lettuce sown 3 March: 28 days in the nursery, 42 in the bed, half of 5 days of spread, 7 of hold; 5 of preparation. */
+    /** Lettuce sown 10 March: 28 days in the nursery, 42 in the bed, half of 5 days of spread, 7 of hold; 5 of preparation. */
     public function testDatesOfATransplant(): void
     {
         $candidate = self::candidates()->sownOn(Book::crops()->get('lettuce-head'), Day::parse('2026-03-10'), PlaceType::Field, Method::Transplanted);
