@@ -8,19 +8,21 @@ use JollyFurrow\Plan\Planting;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Time\Day;
 
 /** A whole garden as it stands on one day: all that a plan is drawn up from. */
 final readonly class Garden
 {
     /**
-     * @param list<string>   $blocks    names, in walking order
-     * @param list<Bed>      $beds      in walking order
-     * @param list<PastCrop> $history
-     * @param list<Outlet>   $outlets
-     * @param list<Product>  $products
-     * @param list<Promise>  $promises
-     * @param list<Planting> $plantings
+     * @param list<string>    $blocks    names, in walking order
+     * @param list<Bed>       $beds      in walking order
+     * @param list<PastCrop>  $history
+     * @param list<Outlet>    $outlets
+     * @param list<Product>   $products
+     * @param list<Promise>   $promises
+     * @param list<Planting>  $plantings
+     * @param list<FieldNote> $notes
      */
     public function __construct(
         public string $name,
@@ -34,13 +36,14 @@ final readonly class Garden
         public array $products,
         public array $promises,
         public array $plantings,
+        public array $notes = [],
     ) {
     }
 
     /** @param list<Planting> $plantings */
     public function with(array $plantings, ?Day $today = null): self
     {
-        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings);
+        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes);
     }
 
     /** @return array<string, Bed> by name */
@@ -52,6 +55,16 @@ final readonly class Garden
         }
 
         return $byName;
+    }
+
+    /**
+     * The same garden with only some of its beds.
+     *
+     * @param list<Bed> $beds
+     */
+    public function onBeds(array $beds): self
+    {
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes);
     }
 
     /** Metres of bed of one place type. */

@@ -28,6 +28,8 @@ final readonly class Candidates
     private const CENTS_PER_CELL = 3.0;
     /** An unheated tunnel keeps tender crops alive so many days beyond the first frost outside (common practice, no source). */
     private const TUNNEL_FROST_DAYS = 28;
+    /** A perennial stands so many days after its first harvest, unless it is told otherwise (common practice, no source). */
+    private const PERENNIAL_DAYS = 3650;
 
     public function __construct(private Garden $garden, private RecipeBook $recipes)
     {
@@ -58,30 +60,53 @@ final readonly class Candidates
     /** What a sowing on that day would be, whether or not it is a sowing day; null when the crop cannot go into the ground then. */
     public function sownOn(Crop $crop, Day $sow, PlaceType $place, Method $method): ?Candidate
     {
-        $days = $crop->timing->daysFor($method);
         $ground = Method::Transplanted === $method ? $sow->plus($crop->timing->nurseryDays) : $sow;
         $window = $crop->sowing[$place->value] ?? null;
-        if (null === $days || null === $window || !$window->contains($ground)) {
+        if (null === $crop->timing->daysFor($method) || null === $window || !$window->contains($ground)) {
             return null;
         }
+        $candidate = $this->inTheGround($crop, $sow, $ground, $place, $method);
+
+        return $candidate->lastField < $candidate->ready ? null : $candidate;
+    }
+
+    /**
+     * What becomes of a crop that went into the ground on that day, be it in its season or not. Its last field day
+     * lies before the first harvest when frost ends it before.
+     */
+    public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method): Candidate
+    {
         $recipe = $this->recipeFor($crop);
-        $ready = $ground->number + $days + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
+        $ready = self::ready($crop, $ground, $method);
         $curve = $crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm);
-        $last = min($crop->pattern->isStock() ? $ready + $crop->timing->hold : $ready + max([0, ...array_keys($curve)]), $this->frostEnd($crop, $ground, $place));
-        if ($last < $ready) {
-            return null;
-        }
+        $last = match (true) {
+            Pattern::Perennial === $crop->pattern => $ready + self::PERENNIAL_DAYS,
+            $crop->pattern->isStock() => $ready + $crop->timing->hold,
+            default => $ready + max([0, ...array_keys($curve)]),
+        };
+        $last = min($last, $this->frostEnd($crop, $ground, $place));
         $yields = [];
         foreach ($curve as $after => $share) {
             if ($ready + $after <= $last) {
                 $yields[$ready + $after] = $share * $crop->produce->perMetre;
             }
         }
-        $last = $crop->pattern->isStock() || [] === $yields ? $last : max(array_keys($yields));
+        $last = [] === $yields || Pattern::Perennial === $crop->pattern ? $last : max(array_keys($yields));
 
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
             $ground->number - $this->recipes->get($recipe)->leadDays(), $ready, $last, $crop->produce->perMetre,
             $this->setUp(), $this->costPerMetre($crop, $method, $recipe), $yields);
+    }
+
+    /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */
+    private static function ready(Crop $crop, Day $ground, Method $method): int
+    {
+        if (Pattern::Perennial === $crop->pattern && null !== $crop->rhythm->harvest) {
+            return $crop->rhythm->harvest->from->in($ground->year() + max(1, $crop->rhythm->yearsToFirst))->number;
+        }
+        $days = $crop->timing->daysFor($method) ?? $crop->timing->daysSown ?? $crop->timing->daysTransplanted ?? 0;
+
+        return $ground->number + $days + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
     }
 
     public function recipeFor(Crop $crop): string

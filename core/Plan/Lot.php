@@ -27,16 +27,13 @@ final readonly class Lot
     {
         $metres = $planting->length()->metres();
         if ($crop->pattern->isStock()) {
-            $loss = $crop->produce->weeklyLoss;
-            $units = $planting->perMetre * $metres + 1e-9;
-
-            return [new self($planting->key, $planting->ready->number, $planting->clear->number, $loss > 0.0 ? $units : floor($units), $loss)];
+            return self::stock($planting, $planting->yieldPerMetre() * $metres + 1e-9, $crop->produce->weeklyLoss);
         }
         $lots = [];
         $sum = 0.0;
         $whole = 0;
         foreach (self::days($planting, $crop) as $day => $share) {
-            $sum += $share * $planting->perMetre * $metres;
+            $sum += $share * $planting->yieldPerMetre() * $metres;
             $upTo = (int) floor($sum + 1e-9);
             if ($upTo > $whole) {
                 $lots[] = new self($planting->key, $day, $day, $upTo - $whole, 0.0);
@@ -45,6 +42,26 @@ final readonly class Lot
         }
 
         return $lots;
+    }
+
+    /**
+     * One stock; or, where a harvest found what is left, the part already cut and the part still to come.
+     *
+     * @return list<self>
+     */
+    private static function stock(Planting $planting, float $units, float $loss): array
+    {
+        $whole = static fn (float $u): float => $loss > 0.0 ? $u : floor($u + 1e-9);
+        $lot = static fn (int $from, int $to, float $u): self => new self($planting->key, $from, $to, $whole($u), $loss);
+        $ready = $planting->ready->number;
+        $clear = $planting->clear->number;
+        if (null === $planting->left) {
+            return [$lot($ready, $clear, $units)];
+        }
+        $cut = max($ready, min($clear, $planting->left->since->number));
+        $lots = [$lot($ready, $cut, $units - $units * $planting->left->share), $lot($cut, $clear, $units * $planting->left->share)];
+
+        return array_values(array_filter($lots, static fn (self $l): bool => $l->units > 0.0));
     }
 
     /** @return array<int, float> share of the yield by day number, up to the day the bed is cleared */

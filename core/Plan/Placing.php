@@ -82,10 +82,7 @@ final class Placing
 
     private function freeKey(Candidate $candidate): string
     {
-        $number = 0;
-        do {
-            $key = \sprintf('%s@%s#%d', $candidate->item, Day::of($candidate->sow)->iso(), ++$number);
-        } while (isset($this->keys[$key]));
+        $key = PlantingKey::free($candidate->item, Day::of($candidate->sow), $this->keys);
         $this->keys[$key] = true;
 
         return $key;

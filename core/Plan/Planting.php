@@ -27,6 +27,8 @@ final readonly class Planting
      * @param float         $perMetre yield per bed metre in units of sale
      * @param list<Stretch> $pieces
      * @param list<string>  $remarks  soft rules that bent, in words
+     * @param float         $stand    share of a full stand that came up and is still there
+     * @param Left|null     $left     what a look or a harvest found still to come
      */
     public function __construct(
         public string $key,
@@ -44,6 +46,8 @@ final readonly class Planting
         public Standing $standing,
         public bool $locked,
         public array $remarks = [],
+        public float $stand = 1.0,
+        public ?Left $left = null,
     ) {
     }
 
@@ -69,7 +73,39 @@ final readonly class Planting
     /** The same planting, to stay as it is whenever the plan is drawn up anew. */
     public function lock(): self
     {
-        return new self($this->key, $this->item, $this->method, $this->place, $this->recipe, $this->sow, $this->ground, $this->bedStart, $this->ready, $this->clear, $this->perMetre, $this->pieces, $this->standing, true, $this->remarks);
+        return $this->but(locked: true);
+    }
+
+    /**
+     * The same planting but for what is named.
+     *
+     * @param list<Stretch>|null $pieces
+     * @param list<string>|null  $remarks
+     */
+    public function but(?string $key = null, ?PlaceType $place = null, ?Dates $dates = null, ?array $pieces = null, ?Standing $standing = null, ?bool $locked = null, ?array $remarks = null, ?float $stand = null, ?Left $left = null): self
+    {
+        return new self(
+            $key ?? $this->key, $this->item, $this->method, $place ?? $this->place, $this->recipe,
+            $dates->sow ?? $this->sow, $dates->ground ?? $this->ground, $dates->bedStart ?? $this->bedStart, $dates->ready ?? $this->ready, $dates->clear ?? $this->clear,
+            $this->perMetre, $pieces ?? $this->pieces, $standing ?? $this->standing, $locked ?? $this->locked, $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left,
+        );
+    }
+
+    public function dates(): Dates
+    {
+        return new Dates($this->sow, $this->ground, $this->bedStart, $this->ready, $this->clear);
+    }
+
+    /** Units of sale a bed metre gives, of the stand there is. */
+    public function yieldPerMetre(): float
+    {
+        return $this->perMetre * $this->stand;
+    }
+
+    /** Drops what lies behind: its bed is free from the day after it was cleared. */
+    public function isOver(Day $today): bool
+    {
+        return Standing::Cleared === $this->standing || $this->clear->isBefore($today);
     }
 
     /** Still only planned, though its sowing day has gone by. */

@@ -38,6 +38,7 @@ final readonly class GardenKeeper
             $beds = $this->beds($id, $garden);
             $this->promises($id, $garden);
             $this->plantings->replace($id, [], $garden->plantings, $beds);
+            $this->plantings->note($id, $garden->notes);
             $this->log->note($id, $ownerId, $words);
         });
 

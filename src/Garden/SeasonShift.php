@@ -6,8 +6,10 @@ namespace App\Garden;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Time\Day;
 
 /**
@@ -40,9 +42,16 @@ final class SeasonShift
             $g->products,
             array_map(static fn (Promise $p): Promise => new Promise($p->outlet, $p->product, $p->day->plus($days), $p->quantity), $g->promises),
             array_map(static fn (Planting $p): Planting => new Planting(
-                (string) preg_replace('/@[\d-]+/', '@'.$p->sow->plus($days)->iso(), $p->key), $p->item, $p->method, $p->place, $p->recipe,
+                self::key($p->key, $days), $p->item, $p->method, $p->place, $p->recipe,
                 $p->sow->plus($days), $p->ground->plus($days), $p->bedStart->plus($days), $p->ready->plus($days), $p->clear->plus($days),
-                $p->perMetre, $p->pieces, $p->standing, $p->locked, $p->remarks), $g->plantings),
+                $p->perMetre, $p->pieces, $p->standing, $p->locked, $p->remarks, $p->stand, null === $p->left ? null : new Left($p->left->share, $p->left->since->plus($days))), $g->plantings),
+            array_map(static fn (FieldNote $n): FieldNote => new FieldNote(self::key($n->planting, $days), $n->what, $n->day->plus($days), $n->length, $n->share, $n->units, $n->words), $g->notes),
         );
+    }
+
+    /** A planting's name carries its sowing day. */
+    private static function key(string $key, int $days): string
+    {
+        return (string) preg_replace_callback('/@(\d{4}-\d\d-\d\d)/', static fn (array $m): string => '@'.Day::parse($m[1])->plus($days)->iso(), $key);
     }
 }

@@ -18,12 +18,15 @@ use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Weekday;
@@ -41,7 +44,7 @@ final readonly class Snapshot
         $blocks = array_map(static fn (Row $r): string => $r->text('name'), $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
         $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'), MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
 
-        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId));
+        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId));
     }
 
     /** @return array<string, string> planting key => id */
@@ -120,7 +123,13 @@ final readonly class Snapshot
             $pieces[$row->text('planting_id')][] = self::stretch($row);
         }
 
-        return array_map(static fn (Row $r): Planting => new Planting($r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')), $r->text('recipe'), $r->day('sow'), $r->day('ground'), $r->day('bed_start'), $r->day('ready'), $r->day('clear'), $r->float('per_metre'), $pieces[$r->text('id')] ?? [], Standing::from($r->text('standing')), 0 !== $r->int('locked'), array_values(array_filter($r->json('remarks'), is_string(...)))), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
+        return array_map(static fn (Row $r): Planting => new Planting($r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')), $r->text('recipe'), $r->day('sow'), $r->day('ground'), $r->day('bed_start'), $r->day('ready'), $r->day('clear'), $r->float('per_metre'), $pieces[$r->text('id')] ?? [], Standing::from($r->text('standing')), 0 !== $r->int('locked'), array_values(array_filter($r->json('remarks'), is_string(...))), $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'), $r->day('left_since'))), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
+    }
+
+    /** @return list<FieldNote> */
+    private function notes(string $gardenId): array
+    {
+        return array_map(static fn (Row $r): FieldNote => new FieldNote($r->text('planting'), Happening::from($r->text('what')), $r->day('day'), null === $r->optionalInt('length_mm') ? null : Length::fromMillimetres($r->int('length_mm')), $r->optionalFloat('share'), $r->optionalFloat('units'), $r->text('words')), $this->rows('SELECT n.*, p.key_name AS planting FROM field_note n JOIN planting p ON p.garden_id = n.garden_id AND p.id = n.planting_id WHERE n.garden_id = ? ORDER BY n.day, n.id', $gardenId));
     }
 
     private static function stretch(Row $row): Stretch

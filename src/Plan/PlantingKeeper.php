@@ -6,8 +6,10 @@ namespace App\Plan;
 
 use App\Plan\Entity\PieceRecord;
 use App\Plan\Entity\PlantingRecord;
+use App\Record\Entity\FieldNoteRecord;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Plan\Planting;
+use JollyFurrow\Record\FieldNote;
 
 /** Puts plantings and their pieces into the database in the place of others. To be called inside a logged change. */
 final readonly class PlantingKeeper
@@ -32,7 +34,7 @@ final readonly class PlantingKeeper
         $records = $this->records($gardenId, array_keys(array_diff_key($old, $same)));
         $this->removePieces($gardenId, $records);
         foreach ($records as $key => $record) {
-            isset($new[$key]) ? $record->replan($new[$key]) : $this->entities->remove($record);
+            isset($new[$key]) ? $record->replan($new[$key]) : $this->remove($record);
         }
         foreach (array_diff_key($new, $same) as $key => $planting) {
             $record = $records[$key] ?? new PlantingRecord($gardenId, $planting);
@@ -41,6 +43,43 @@ final readonly class PlantingKeeper
                 $this->entities->persist(new PieceRecord($gardenId, $record->id, $beds[$piece->bed], $position, $piece));
             }
         }
+    }
+
+    private function remove(PlantingRecord $record): void
+    {
+        foreach ($this->entities->getRepository(FieldNoteRecord::class)->findBy(['gardenId' => $record->gardenId, 'plantingId' => $record->id]) as $note) {
+            $this->entities->remove($note);
+        }
+        $this->entities->remove($record);
+    }
+
+    /**
+     * Notes of plantings that are there, or have just been put there.
+     *
+     * @param list<FieldNote> $notes
+     */
+    public function note(string $gardenId, array $notes): void
+    {
+        $ids = [];
+        foreach ([...$this->records($gardenId, array_map(static fn (FieldNote $n): string => $n->planting, $notes)), ...$this->waiting($gardenId)] as $key => $record) {
+            $ids[$key] = $record->id;
+        }
+        foreach ($notes as $note) {
+            $this->entities->persist(new FieldNoteRecord($gardenId, $ids[$note->planting], $note));
+        }
+    }
+
+    /** @return array<string, PlantingRecord> by key, not yet written */
+    private function waiting(string $gardenId): array
+    {
+        $records = [];
+        foreach ($this->entities->getUnitOfWork()->getScheduledEntityInsertions() as $entity) {
+            if ($entity instanceof PlantingRecord && $entity->gardenId === $gardenId) {
+                $records[$entity->key()] = $entity;
+            }
+        }
+
+        return $records;
     }
 
     /**

@@ -10,7 +10,7 @@ use Doctrine\DBAL\Connection;
 final readonly class RowImages
 {
     /** Tables whose rows are logged. */
-    private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece'];
+    private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'field_note'];
 
     public function __construct(private Connection $connection)
     {
@@ -29,16 +29,20 @@ final readonly class RowImages
     }
 
     /**
-     * Whether a row still is what an image says; the version does not count, for taking back raises it.
+     * Whether a row still is what an image says; the version does not count, for taking back raises it,
+     * nor does a column that came after the image.
      *
      * @param array<string, mixed>|null $now
      * @param array<string, mixed>|null $image
      */
     public static function same(?array $now, ?array $image): bool
     {
-        unset($now['version'], $image['version']);
+        if (null === $now || null === $image) {
+            return $now === $image;
+        }
+        unset($image['version']);
 
-        return $now == $image;
+        return array_intersect_key($now, $image) == $image;
     }
 
     /**

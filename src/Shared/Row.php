@@ -40,6 +40,11 @@ final readonly class Row
         return is_numeric($value) ? (float) $value : throw self::wrong($column);
     }
 
+    public function optionalFloat(string $column): ?float
+    {
+        return isset($this->columns[$column]) ? $this->float($column) : null;
+    }
+
     public function day(string $column): Day
     {
         return Day::of($this->int($column));

@@ -68,9 +68,11 @@ final readonly class GardenReader
         $outlets = $promises->outlets($root);
         $products = $promises->products($root);
         $promised = $promises->promises($root, array_keys($outlets), array_keys($products));
-        $plantings = (new PlantingReader($this->book, $this->recipes))->plantings($root, $beds);
+        $reader = new PlantingReader($this->book, $this->recipes);
+        $plantings = $reader->plantings($root, $beds);
+        $notes = $reader->notes($root, $plantings);
 
-        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings);
+        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes);
     }
 
     private function place(Node $node): Place

@@ -14,6 +14,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Time\Weekday;
 
 /** Writes a garden file: the reader's inverse. */
@@ -47,6 +48,7 @@ final class GardenWriter
             'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit, 'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item, 'units' => $part->units], $p->parts)], $garden->products),
             'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product, 'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
             'plantings' => array_map(self::planting(...), $garden->plantings),
+            ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
         ];
     }
 
@@ -88,7 +90,23 @@ final class GardenWriter
             'locked' => $p->locked,
             'remarks' => $p->remarks,
             'pieces' => array_map(self::stretch(...), $p->pieces),
+            ...(1.0 === $p->stand ? [] : ['stand' => $p->stand]),
+            ...(null === $p->left ? [] : ['left' => ['share' => $p->left->share, 'since' => $p->left->since->iso()]]),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function note(FieldNote $note): array
+    {
+        return array_filter([
+            'planting' => $note->planting,
+            'what' => $note->what->value,
+            'day' => $note->day->iso(),
+            'length_mm' => $note->length?->millimetres,
+            'share' => $note->share,
+            'units' => $note->units,
+            'words' => $note->words,
+        ], static fn (mixed $value): bool => null !== $value);
     }
 
     /** @return array{bed: string, from_mm: int, to_mm: int, width_share: float} */

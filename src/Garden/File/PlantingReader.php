@@ -9,9 +9,13 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
 use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\Happening;
 
 /** Plantings of a garden file, held against the beds: right place type, dates in order, no two on one stretch. */
 final readonly class PlantingReader
@@ -69,7 +73,36 @@ final readonly class PlantingReader
         }
 
         return new Planting($node->text('key', 100), $item, $node->choice('method', Method::class), $place, $recipe, $dates['sow'], $dates['ground'], $dates['bed_start'], $dates['ready'], $dates['clear'],
-            $node->float('per_metre', 0, 10_000), $this->pieces($node, $beds, $place), $node->choice('standing', Standing::class), $node->bool('locked'), $node->texts('remarks', 50));
+            $node->float('per_metre', 0, 10_000), $this->pieces($node, $beds, $place), $node->choice('standing', Standing::class), $node->bool('locked'), $node->texts('remarks', 50),
+            $node->has('stand') ? $node->float('stand', 0, 1) : 1.0, $node->has('left') ? self::left($node->object('left')) : null);
+    }
+
+    private static function left(Node $node): Left
+    {
+        return new Left($node->float('share', 0, 1), $node->day('since'));
+    }
+
+    /**
+     * Notes of what happened; each is of a planting of the same file.
+     *
+     * @param list<Planting> $plantings
+     *
+     * @return list<FieldNote>
+     */
+    public function notes(Node $root, array $plantings): array
+    {
+        $known = array_flip(array_map(static fn (Planting $p): string => $p->key, $plantings));
+        $notes = [];
+        foreach ($root->has('notes') ? $root->objects('notes') : [] as $node) {
+            $planting = $node->text('planting', 100);
+            if (!isset($known[$planting])) {
+                $node->fault('planting', 'is not among the plantings of this file.');
+            }
+            $notes[] = new FieldNote($planting, $node->choice('what', Happening::class), $node->day('day'), $node->has('length_mm') ? Length::fromMillimetres($node->int('length_mm', 1, 500_000)) : null,
+                $node->has('share') ? $node->float('share', 0, 1) : null, $node->has('units') ? $node->float('units', 0, 10_000_000) : null, $node->text('words', 400, '/^/u'));
+        }
+
+        return $notes;
     }
 
     /**

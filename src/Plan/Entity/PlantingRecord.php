@@ -43,6 +43,12 @@ class PlantingRecord extends GardenRow
     /** @var list<string> */
     #[ORM\Column(type: 'json')]
     private array $remarks;
+    #[ORM\Column]
+    private float $stand;
+    #[ORM\Column(nullable: true)]
+    private ?float $leftShare;
+    #[ORM\Column(type: 'day', nullable: true)]
+    private ?Day $leftSince;
 
     public function __construct(string $gardenId, Planting $planting)
     {
@@ -72,6 +78,9 @@ class PlantingRecord extends GardenRow
         $this->standing = $planting->standing->value;
         $this->locked = $planting->locked;
         $this->remarks = $planting->remarks;
+        $this->stand = $planting->stand;
+        $this->leftShare = $planting->left?->share;
+        $this->leftSince = $planting->left?->since;
     }
 
     public function comeTo(Standing $standing): void

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
+
+/**
+ * Changes a grower makes to single plantings by hand. Each answers with the planting as it would be; nothing is kept
+ * here. Dates are worked out anew from the day that was changed.
+ */
+final readonly class ByHand
+{
+    public function __construct(private CropBook $book, private RecipeBook $recipes)
+    {
+    }
+
+    /** Sown on another day. */
+    public function sowOn(Garden $garden, Planting $planting, Day $sow): Planting
+    {
+        $crop = $this->book->get($planting->item);
+        $nursery = $planting->ground->since($planting->sow);
+        $ground = 0 === $nursery ? $sow : $sow->plus($crop->timing->nurseryDays > 0 ? $crop->timing->nurseryDays : $nursery);
+
+        return $planting->but(dates: $this->dates($garden, $planting, $sow, $ground));
+    }
+
+    /** Planted out, or sown in the bed, on another day. */
+    public function intoGroundOn(Garden $garden, Planting $planting, Day $ground): Planting
+    {
+        if ($ground->isBefore($planting->sow)) {
+            throw CannotBeDone::outOfOrder('when', \sprintf('It was sown on %s; planting out comes after that.', $planting->sow->iso()));
+        }
+
+        return $planting->but(dates: $this->dates($garden, $planting, $planting->sow->equals($planting->ground) ? $ground : $planting->sow, $ground));
+    }
+
+    /** Cleared on another day than was planned. */
+    public function until(Planting $planting, Day $clear): Planting
+    {
+        if ($clear->isBefore($planting->ready)) {
+            throw CannotBeDone::outOfOrder('until', \sprintf('It is ready on %s at the earliest; the bed is cleared on that day or later.', $planting->ready->iso()));
+        }
+
+        return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $clear));
+    }
+
+    /** The whole length in one piece on a bed, from a given place or the first that is free. Its place type follows the bed. */
+    public function onto(Garden $garden, Planting $planting, string $bedName, ?int $from): Planting
+    {
+        $bed = $garden->bedsByName()[$bedName] ?? throw CannotBeDone::noSuchBed($bedName);
+        $long = $planting->length()->millimetres;
+        if (null === $from) {
+            $others = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key));
+            $stretch = FreeStretches::first($bed, $others, $planting->occupancy(), $long) ?? throw self::noRoom($garden, $others, $bedName, $planting->occupancy(), $long);
+        } else {
+            $stretch = Stretch::of($bed->name, $from, $from + $long);
+        }
+
+        return $planting->but(place: $bed->place, pieces: [$stretch]);
+    }
+
+    /** Longer or shorter at the tail of its last piece; pieces that end up with nothing go. */
+    public function asLongAs(Planting $planting, int $millimetres): Planting
+    {
+        $more = $millimetres - $planting->length()->millimetres;
+        $pieces = $planting->pieces;
+        while ([] !== $pieces && $more < 0 && end($pieces)->to - end($pieces)->from <= -$more) {
+            $gone = array_pop($pieces);
+            $more += $gone->to - $gone->from;
+        }
+        $last = array_pop($pieces) ?? throw CannotBeDone::outOfOrder('length', 'Write a length above nought; to give the planting up, delete it.');
+
+        return $planting->but(pieces: [...$pieces, Stretch::of($last->bed, $last->from, $last->to + $more, $last->widthShare)]);
+    }
+
+    /**
+     * Two plantings in the place of one, the first so long as asked and under the old name.
+     *
+     * @return array{Planting, Planting}
+     */
+    public function split(Garden $garden, Planting $planting, int $millimetres): array
+    {
+        if ($millimetres <= 0 || $millimetres >= $planting->length()->millimetres) {
+            throw CannotBeDone::pieceTooLong($garden->settings->units->long($planting->length()));
+        }
+        [$first, $rest] = [[], []];
+        foreach ($planting->pieces as $piece) {
+            $take = min($millimetres, $piece->to - $piece->from);
+            $millimetres -= $take;
+            if ($take > 0) {
+                $first[] = Stretch::of($piece->bed, $piece->from, $piece->from + $take, $piece->widthShare);
+            }
+            if ($piece->from + $take < $piece->to) {
+                $rest[] = Stretch::of($piece->bed, $piece->from + $take, $piece->to, $piece->widthShare);
+            }
+        }
+
+        return [$planting->but(pieces: $first), $planting->but(key: PlantingKey::free($planting->item, $planting->sow, self::byKey($garden)), pieces: $rest)];
+    }
+
+    /** The same again on another sowing day, on a bed of its own: only planned, whatever has become of the first. */
+    public function again(Garden $garden, Planting $planting, Day $sow, string $bed): Planting
+    {
+        $copy = new Planting(PlantingKey::free($planting->item, $sow, self::byKey($garden)), $planting->item, $planting->method, $planting->place, $planting->recipe,
+            $planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $planting->clear, $this->book->get($planting->item)->produce->perMetre, $planting->pieces, Standing::Planned, true);
+
+        return $this->onto($garden, $this->sowOn($garden, $copy, $sow), $bed, null);
+    }
+
+    private function dates(Garden $garden, Planting $planting, Day $sow, Day $ground): Dates
+    {
+        $crop = $this->book->get($planting->item);
+        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method);
+        $ready = Day::of($grown->ready);
+        $last = Day::of(max($grown->ready, $grown->lastField));
+        if ($crop->pattern->isStock() && Pattern::Perennial !== $crop->pattern) {
+            $stays = $ready->plus($planting->clear->since($planting->ready));
+            $last = $stays->isBefore($last) ? $stays : $last;
+        }
+
+        return new Dates($sow, $ground, Day::of(min($ground->number, $ground->number - $planting->ground->since($planting->bedStart))), $ready, $last);
+    }
+
+    /** @param list<Planting> $others */
+    private static function noRoom(Garden $garden, array $others, string $bed, Period $when, int $long): CannotBeDone
+    {
+        $free = array_map(static fn (Stretch $s): int => $s->to - $s->from, FreeStretches::on($garden->bedsByName()[$bed], $others, $when));
+        $units = $garden->settings->units;
+
+        return CannotBeDone::noRoom($bed, $units->long(Length::fromMillimetres($long)), [] === $free ? '' : $units->long(Length::fromMillimetres(max($free))));
+    }
+
+    /** @return array<string, Planting> */
+    private static function byKey(Garden $garden): array
+    {
+        return array_combine(array_map(static fn (Planting $p): string => $p->key, $garden->plantings), $garden->plantings);
+    }
+}

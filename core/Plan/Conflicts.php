@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+
+/** Holds plantings against the beds, each other, the season and the family gap. */
+final readonly class Conflicts
+{
+    private const WIDTH_TOLERANCE = 1.0001;
+
+    public function __construct(private CropBook $book)
+    {
+    }
+
+    /**
+     * @param Garden       $garden with all plantings, those in question among them
+     * @param list<string> $keys   plantings in question
+     *
+     * @return list<Conflict> hard ones first
+     */
+    public function of(Garden $garden, array $keys): array
+    {
+        $inQuestion = array_flip($keys);
+        $gap = new FamilyGap($garden, $this->book);
+        foreach ($garden->plantings as $planting) {
+            foreach (isset($inQuestion[$planting->key]) ? [] : $planting->pieces as $piece) {
+                $gap->stood($piece, $planting->item, $planting->occupancy());
+            }
+        }
+        $found = [];
+        foreach ($garden->plantings as $planting) {
+            if (isset($inQuestion[$planting->key])) {
+                $found = [...$found, ...$this->ground($garden, $planting, $inQuestion), ...$this->season($planting), ...self::family($gap, $planting)];
+            }
+        }
+        usort($found, static fn (Conflict $a, Conflict $b): int => (int) $b->isHard() <=> (int) $a->isHard());
+
+        return $found;
+    }
+
+    /**
+     * @param array<string, int> $inQuestion
+     *
+     * @return list<Conflict>
+     */
+    private function ground(Garden $garden, Planting $planting, array $inQuestion): array
+    {
+        $beds = $garden->bedsByName();
+        $found = [];
+        foreach ($planting->pieces as $piece) {
+            $bed = $beds[$piece->bed] ?? null;
+            if (null === $bed) {
+                $found[] = new Conflict(Rule::NoSuchBed, $planting->key, \sprintf('There is no bed %s.', $piece->bed));
+                continue;
+            }
+            if ($piece->to > $bed->length->millimetres) {
+                $found[] = new Conflict(Rule::BeyondBed, $planting->key, \sprintf('Bed %s is %s long; this would reach to %s.', $bed->name, $garden->settings->units->long($bed->length), $garden->settings->units->long(Length::fromMillimetres($piece->to))));
+            }
+            if ($bed->place !== $planting->place) {
+                $found[] = new Conflict(Rule::WrongPlace, $planting->key, \sprintf('Bed %s is %s, the planting is for %s.', $bed->name, $bed->place->words(), $planting->place->words()));
+            }
+            foreach ($garden->plantings as $other) {
+                if ($other->key === $planting->key || (isset($inQuestion[$other->key]) && $other->key < $planting->key) || !$other->occupancy()->overlaps($planting->occupancy())) {
+                    continue;
+                }
+                if ($this->meets($other, $piece)) {
+                    $found[] = new Conflict(Rule::GroundTaken, $planting->key, $this->taken($garden, $planting, $other, $bed));
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    private function meets(Planting $other, Stretch $piece): bool
+    {
+        foreach ($other->pieces as $theirs) {
+            if ($theirs->sharesGroundWith($piece) && $theirs->widthShare + $piece->widthShare > self::WIDTH_TOLERANCE) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function taken(Garden $garden, Planting $planting, Planting $other, Bed $bed): string
+    {
+        $free = array_map(static fn (Stretch $s): string => $garden->settings->units->long($s->length()), FreeStretches::on($bed, array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key)), $planting->occupancy()));
+
+        return \sprintf('%s stands on bed %s until %s. %s', $this->name($other->item), $bed->name, $other->clear->iso(),
+            [] === $free ? 'Nothing of the bed is free all that time.' : \sprintf('Free there all that time: %s.', implode(' and ', $free)));
+    }
+
+    /** @return list<Conflict> */
+    private function season(Planting $planting): array
+    {
+        if (!$this->book->has($planting->item) || Standing::Planned !== $planting->standing) {
+            return [];
+        }
+        $crop = $this->book->get($planting->item);
+        $window = $crop->sowing[$planting->place->value] ?? null;
+        if (null === $window || !$window->contains($planting->ground)) {
+            return [new Conflict(Rule::OutOfSeason, $planting->key, \sprintf('%s usually goes into the %s %s; %s lies outside.', $crop->name, $planting->place->words(), null === $window ? 'never' : 'from '.$window->from->iso().' to '.$window->to->iso(), $planting->ground->iso()))];
+        }
+
+        return 0.0 === $planting->stand ? [new Conflict(Rule::FrostFirst, $planting->key, 'Frost usually ends it before it is ready.')] : [];
+    }
+
+    /** @return list<Conflict> */
+    private static function family(FamilyGap $gap, Planting $planting): array
+    {
+        $found = [];
+        foreach (Standing::Planned === $planting->standing ? $planting->pieces : [] as $piece) {
+            $breach = $gap->breach($piece, $planting->item, $planting->place, $planting->occupancy());
+            if (null !== $breach) {
+                $found[] = new Conflict(Rule::FamilyTooSoon, $planting->key, $breach);
+            }
+        }
+
+        return $found;
+    }
+
+    private function name(string $item): string
+    {
+        return $this->book->has($item) ? $this->book->get($item)->name : $item;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Time\Day;
+
+/** What is still to come of a planting's yield: a share of it, as found on a day. */
+final readonly class Left
+{
+    public function __construct(public float $share, public Day $since)
+    {
+    }
+}

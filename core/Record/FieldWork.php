@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Record;
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\ByHand;
+use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Plan\Dates;
+use JollyFurrow\Plan\Left;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+
+/**
+ * Turns what was noted into plantings as they now are: the grower's eye beats the plan. A part of a planting is split
+ * off, and the rest stays as it was or is given up.
+ */
+final readonly class FieldWork
+{
+    public function __construct(private CropBook $book, private ByHand $byHand)
+    {
+    }
+
+    /**
+     * @param string $bed       another bed than planned; empty: where it was planned
+     * @param bool   $restStays the part that is not in the note stays as it was
+     *
+     * @return non-empty-list<Planting> what stands in the place of the planting; the first is the one the note is of
+     *
+     * @throws CannotBeDone naming the field
+     */
+    public function after(Garden $garden, Planting $planting, FieldNote $note, string $bed = '', bool $restStays = true): array
+    {
+        $this->check($garden, $planting, $note);
+        [$part, $rest] = [$planting, []];
+        if (null !== $note->length && $note->length->millimetres < $planting->length()->millimetres) {
+            [$part, $other] = $this->byHand->split($garden, $planting, $note->length->millimetres);
+            $rest = $restStays ? [$other] : [];
+        }
+        $part = match ($note->what) {
+            Happening::Sown => $this->byHand->sowOn($garden, $part, $note->day)->but(standing: Method::Sown === $part->method ? Standing::Growing : Standing::InNursery),
+            Happening::Planted => $this->byHand->intoGroundOn($garden, $part, $note->day)->but(standing: Standing::Growing),
+            Happening::Emerged => $part->but(stand: $note->share ?? 1.0),
+            Happening::Picked => $this->picked($part, $note),
+            Happening::Finished => self::ended($part, $note),
+            Happening::Lost => $this->lost($part, $note),
+        };
+        if ('' !== $bed && $bed !== $part->pieces[0]->bed) {
+            $part = $this->byHand->onto($garden->with(array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key))), $part, $bed, null);
+        }
+
+        return [$part, ...$rest];
+    }
+
+    /**
+     * What may be noted of a planting as it stands.
+     *
+     * @return list<Happening>
+     */
+    public static function possible(Planting $planting): array
+    {
+        return match ($planting->standing) {
+            Standing::Planned => Method::Sown === $planting->method ? [Happening::Sown] : [Happening::Sown, Happening::Planted],
+            Standing::InNursery => [Happening::Planted, Happening::Emerged, Happening::Lost],
+            Standing::Growing => [Happening::Emerged, Happening::Picked, Happening::Finished, Happening::Lost],
+            Standing::Cleared => [],
+        };
+    }
+
+    private function check(Garden $garden, Planting $planting, FieldNote $note): void
+    {
+        if (!\in_array($note->what, self::possible($planting), true)) {
+            throw CannotBeDone::outOfOrder('what', \sprintf('It is %s: it cannot be noted as %s now.', $planting->standing->words(), $note->what->words()));
+        }
+        if ($garden->today->isBefore($note->day)) {
+            throw CannotBeDone::outOfOrder('day', 'This day is still to come. Write the day it happened.');
+        }
+        $begun = Standing::Planned === $planting->standing ? null : (Standing::InNursery === $planting->standing ? $planting->sow : $planting->ground);
+        if (null !== $begun && $note->day->isBefore($begun)) {
+            throw CannotBeDone::outOfOrder('day', \sprintf('That was before %s, the day it was %s.', $begun->iso(), Standing::InNursery === $planting->standing ? 'sown' : 'put into the ground'));
+        }
+        if (null !== $note->length && $note->length->millimetres > $planting->length()->millimetres && !\in_array($note->what, [Happening::Sown, Happening::Planted], true)) {
+            throw CannotBeDone::outOfOrder('length', \sprintf('The planting is only %s long.', $garden->settings->units->long($planting->length())));
+        }
+    }
+
+    /** The first picking sets the day it was ready. What is left of a stock is noted; nothing left ends it. */
+    private function picked(Planting $part, FieldNote $note): Planting
+    {
+        $ready = $note->day->isBefore($part->ready) ? $note->day : $part->ready;
+        $clear = $part->clear->isBefore($note->day) ? $note->day : $part->clear;
+        $part = $part->but(dates: new Dates($part->sow, $part->ground, $part->bedStart, $ready, $clear));
+        if (null === $note->share || !$this->book->get($part->item)->pattern->isStock()) {
+            return 0.0 === $note->share ? self::ended($part, $note) : $part;
+        }
+        $left = $part->but(left: new Left($note->share, $note->day));
+
+        return 0.0 === $note->share ? self::ended($left, $note) : $left;
+    }
+
+    private static function ended(Planting $part, FieldNote $note): Planting
+    {
+        return $part->but(dates: $part->dates()->endedOn($note->day), standing: Standing::Cleared);
+    }
+
+    /** A rough share of what stands is lost; all of it ends the planting. Nought is a warning only. */
+    private function lost(Planting $part, FieldNote $note): Planting
+    {
+        $left = $part->stand * (1.0 - ($note->share ?? 0.0));
+
+        return $left <= 0.0 ? self::ended($part, $note)->but(stand: 0.0) : $part->but(stand: $left);
+    }
+}

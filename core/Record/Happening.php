@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Record;
+
+/** What can be noted of a planting, from the bed. */
+enum Happening: string
+{
+    case Sown = 'sown';
+    case Planted = 'planted';
+    case Emerged = 'emerged';
+    case Picked = 'picked';
+    case Finished = 'finished';
+    case Lost = 'lost';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Sown => 'sown',
+            self::Planted => 'planted out',
+            self::Emerged => 'come up',
+            self::Picked => 'picked',
+            self::Finished => 'finished, bed cleared',
+            self::Lost => 'looks bad',
+        };
+    }
+}
