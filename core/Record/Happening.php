@@ -14,6 +14,19 @@ enum Happening: string
     case Finished = 'finished';
     case Lost = 'lost';
 
+    /** What one taps. */
+    public function button(): string
+    {
+        return match ($this) {
+            self::Sown => 'Sown',
+            self::Planted => 'Planted',
+            self::Emerged => 'Come up',
+            self::Picked => 'Picked',
+            self::Finished => 'Finished',
+            self::Lost => 'Looks bad',
+        };
+    }
+
     public function words(): string
     {
         return match ($this) {

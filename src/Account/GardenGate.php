@@ -48,8 +48,7 @@ final readonly class GardenGate
         if (!$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, $token))) {
             throw new AccessDeniedHttpException('This page was open too long. Load it again and repeat what you did.');
         }
-        $least = $request->attributes->get('_least');
-        if (null !== $visit && !$visit->role->mayDoWhat($least instanceof Role ? $least : Role::Grower)) {
+        if (null !== $visit && !$visit->role->mayDoWhat(Role::from($request->attributes->getString('_least', Role::Grower->value)))) {
             throw new AccessDeniedHttpException('You may look at this garden but not change it. Ask its owner.');
         }
     }

@@ -11,6 +11,16 @@ final readonly class Visit
     {
     }
 
+    public function mayRecord(): bool
+    {
+        return $this->role->mayDoWhat(Role::Hand);
+    }
+
+    public function isOwner(): bool
+    {
+        return $this->role->mayDoWhat(Role::Owner);
+    }
+
     public function mayPlan(): bool
     {
         return $this->role->mayDoWhat(Role::Grower);

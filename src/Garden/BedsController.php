@@ -6,7 +6,6 @@ namespace App\Garden;
 
 use App\Account\Visit;
 use App\Garden\Entity\BedRecord;
-use App\Garden\Entity\BlockRecord;
 use App\Garden\Entity\PastCropRecord;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
@@ -35,7 +34,7 @@ final class BedsController extends Page
 
     /** "12 beds, A1 to A12, 25 m x 75 cm, open field" in one go. */
     #[Route('/g/{garden}/beds/series', name: 'beds_add', methods: ['POST'])]
-    public function addSeries(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, EntityManagerInterface $entities, ChangeLog $log): Response
+    public function addSeries(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, BedSeries $series, ChangeLog $log): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $entry = new Entry($request->request->all());
@@ -43,16 +42,7 @@ final class BedsController extends Page
         if (!$entry->isGood() || [] === $beds) {
             return $this->show($request, $visit, $garden, $book, $entry, Entry::fresh());
         }
-        $log->record($visit->gardenId, $visit->accountId, \sprintf('%d beds added: %s to %s in block %s', \count($beds), $beds[0]->name, $beds[\count($beds) - 1]->name, $beds[0]->block), static function () use ($visit, $garden, $beds, $entities): void {
-            $block = $entities->getRepository(BlockRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $beds[0]->block]);
-            if (null === $block) {
-                $block = new BlockRecord($visit->gardenId, $beds[0]->block, \count($garden->blocks));
-                $entities->persist($block);
-            }
-            foreach ($beds as $bed) {
-                $entities->persist(new BedRecord($visit->gardenId, $block->id, $bed));
-            }
-        });
+        $log->record($visit->gardenId, $visit->accountId, \sprintf('%d beds added: %s to %s in block %s', \count($beds), $beds[0]->name, $beds[\count($beds) - 1]->name, $beds[0]->block), static fn (): array => $series->add($visit->gardenId, $beds, \count($garden->blocks)));
         $this->addFlash('done', \sprintf('%d beds are added.', \count($beds)));
 
         return $this->seeOther('beds', ['garden' => $visit->gardenId]);

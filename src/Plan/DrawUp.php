@@ -35,7 +35,7 @@ final readonly class DrawUp
     public function keep(string $gardenId, string $accountId, Garden $garden, Plan $plan): string
     {
         $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings, $plan->plantings())->words(), number_format(100 * $plan->keptShare(), 1));
-        $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId, $garden->plantings, $plan->plantings(), $this->beds($gardenId)));
+        $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId, $garden->plantings, $plan->plantings(), PlantingChanges::beds($this->connection, $gardenId)));
 
         return $words;
     }
@@ -44,15 +44,6 @@ final readonly class DrawUp
     public function add(string $gardenId, string $accountId, Planting $planting, string $name): void
     {
         $words = \sprintf('%s planned on bed %s, to be sown on %s', $name, $planting->pieces[0]->bed, $planting->sow->iso());
-        $this->log->record($gardenId, $accountId, $words, fn () => $this->plantings->replace($gardenId, [], [$planting], $this->beds($gardenId)));
-    }
-
-    /** @return array<string, string> bed name => id */
-    private function beds(string $gardenId): array
-    {
-        /** @var array<string, string> $beds */
-        $beds = $this->connection->fetchAllKeyValue('SELECT name, id FROM bed WHERE garden_id = ?', [$gardenId]);
-
-        return $beds;
+        $this->log->record($gardenId, $accountId, $words, fn () => $this->plantings->replace($gardenId, [], [$planting], PlantingChanges::beds($this->connection, $gardenId)));
     }
 }

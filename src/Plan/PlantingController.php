@@ -11,6 +11,8 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\FieldWork;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -29,6 +31,9 @@ final class PlantingController extends Page
             'visit' => $visit,
             'garden' => $stand->garden,
             'planting' => $found,
+            'id' => $planting,
+            'possible' => FieldWork::possible($found),
+            'notes' => array_values(array_filter($stand->garden->notes, static fn (FieldNote $n): bool => $n->planting === $found->key)),
             'crop' => $crop,
             'recipe' => $recipes->get($found->recipe),
             'steps' => $recipes->get($found->recipe)->datedFor($found->ground, $found->length()),

@@ -51,6 +51,14 @@ final class Entry
         return \is_array($value) ? array_values(array_filter(array_map(static fn (mixed $v): string => \is_scalar($v) ? trim((string) $v) : '', $value), static fn (string $v): bool => '' !== $v)) : [];
     }
 
+    /** @return list<list<string>> rows of typed cells */
+    public function table(string $field): array
+    {
+        $rows = $this->typed[$field] ?? [];
+
+        return \is_array($rows) ? array_map(static fn (mixed $row): array => \is_array($row) ? array_values(array_map(static fn (mixed $cell): string => \is_scalar($cell) ? trim(mb_scrub((string) $cell)) : '', $row)) : [], array_values($rows)) : [];
+    }
+
     public function fault(string $field, string $message): void
     {
         $this->faults[$field] ??= $message;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shared;
 
+use App\Account\Visit;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,6 +21,14 @@ abstract class Page extends AbstractController
         $response->headers->set('Cache-Control', 'no-store');
 
         return $response->setStatusCode($status);
+    }
+
+    /** Something was kept: its words, with a button that takes it back, on the page shown next. */
+    protected function kept(Visit $visit, string $words, string $next): Response
+    {
+        $this->addFlash('kept', ['words' => ucfirst($words), 'garden' => $visit->gardenId, 'account' => $visit->accountId]);
+
+        return $this->redirect($next, Response::HTTP_SEE_OTHER);
     }
 
     /** @param array<string, mixed> $parameters */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shared;
 
 use App\Plan\Expected;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Time\Day;
 use Twig\Attribute\AsTwigFilter;
@@ -30,6 +31,20 @@ final class WordsExtension
     public function money(float|int $cents): string
     {
         return number_format($cents / 100, 2, '.', ' ');
+    }
+
+    /** "75 %" */
+    #[AsTwigFilter('percent')]
+    public function percent(float $share): string
+    {
+        return Units::number(100 * $share, 0).' %';
+    }
+
+    /** A place along a bed, in millimetres from its head: "12.5 m" */
+    #[AsTwigFilter('along')]
+    public function along(int $millimetres, Units $units): string
+    {
+        return $units->long(Length::fromMillimetres($millimetres));
     }
 
     /** "Tue 3 Mar 2026" */

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Preparation\Recipe;
+use JollyFurrow\Time\Day;
+
+/** The next job a planting asks for, and the day it is due. */
+final readonly class NextStep
+{
+    private function __construct(public string $words, public Day $day, public bool $isLate)
+    {
+    }
+
+    public static function of(Planting $planting, Recipe $recipe, Day $today): ?self
+    {
+        return match ($planting->standing) {
+            Standing::Planned => self::toBegin($planting, $recipe, $today),
+            Standing::InNursery => self::due('Plant out', $planting->ground, $today),
+            Standing::Growing => self::toHarvest($planting, $today),
+            Standing::Cleared => null,
+        };
+    }
+
+    private static function toBegin(Planting $planting, Recipe $recipe, Day $today): self
+    {
+        $steps = [[Method::Sown === $planting->method ? 'Sow in the bed' : 'Sow in trays', $planting->sow]];
+        foreach ($recipe->steps as $step) {
+            $steps[] = [$step->name, $planting->ground->plus(-$step->leadDays)];
+        }
+        usort($steps, static fn (array $a, array $b): int => $a[1]->number <=> $b[1]->number);
+        foreach ($steps as [$words, $day]) {
+            if (!$day->isBefore($today)) {
+                return $planting->sow->isBefore($today) ? self::due($steps[0][0], $planting->sow, $today) : self::due($words, $day, $today);
+            }
+        }
+
+        return self::due(Method::Sown === $planting->method ? 'Sow in the bed' : 'Sow in trays', $planting->sow, $today);
+    }
+
+    private static function toHarvest(Planting $planting, Day $today): self
+    {
+        return match (true) {
+            $today->isBefore($planting->ready) => new self('Pick', $planting->ready, false),
+            !$planting->clear->isBefore($today) => new self('Pick, then clear the bed', $planting->clear, false),
+            default => new self('Clear the bed', $planting->clear, true),
+        };
+    }
+
+    private static function due(string $words, Day $day, Day $today): self
+    {
+        return new self($words, $day, $day->isBefore($today));
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Record\Paste;
+
+use JollyFurrow\Crop\CropBook;
+
+/** Finds the crops a word may mean: by key, name, variety, singular or plural, or a word of the name. */
+final readonly class CropNames
+{
+    private const NEAR = 2;
+
+    public function __construct(private CropBook $book)
+    {
+    }
+
+    /** @return list<string> keys; one: that is it; several: to be asked; none: not in the book */
+    public function meant(string $text): array
+    {
+        $plain = self::plain($text);
+        if ('' === $plain) {
+            return [];
+        }
+        $exact = $part = [];
+        foreach ($this->book->all() as $crop) {
+            $names = array_map(self::plain(...), [$crop->key, $crop->name, $crop->variety]);
+            if (\in_array($plain, $names, true)) {
+                $exact[] = $crop->key;
+            } elseif (preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names)) || preg_match('/\b'.preg_quote($names[1], '/').'\b/u', $plain)) {
+                $part[] = $crop->key;
+            }
+        }
+
+        return [] !== $exact ? $exact : $part;
+    }
+
+    /** @return list<string> names that look alike, for a message */
+    public function near(string $text): array
+    {
+        $plain = self::plain($text);
+        $near = [];
+        foreach ($this->book->all() as $crop) {
+            if (\strlen($plain) > 2 && levenshtein(substr($plain, 0, 60), self::plain($crop->name)) <= self::NEAR) {
+                $near[] = $crop->name;
+            }
+        }
+
+        return $near;
+    }
+
+    private static function plain(string $text): string
+    {
+        $words = preg_split('/[^\p{L}\d]+/u', mb_strtolower(mb_scrub($text)), -1, \PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return implode(' ', array_map(static fn (string $word): string => preg_replace(['/(?<=[^aeiou])ies$/', '/(oes|ches|shes|sses)$/', '/(?<=[^s])s$/'], ['y', '', ''], $word) ?? $word, $words));
+    }
+}

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Record\Paste;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Exception\BadInput;
+use JollyFurrow\Exception\Quote;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Plan\Candidates;
+use JollyFurrow\Plan\FreeStretches;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\PlantingKey;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
+
+/**
+ * Makes plantings of what stands in the ground out of rows of cells: bed, crop, date, length. No promise is needed.
+ * Each takes the first free stretch of its bed; a row that cannot be read says why, cell by cell.
+ */
+final class StandingReader
+{
+    /** What went into the ground longer ago than this is surely a mistyped year. */
+    private const LONGEST_YEARS = 15;
+    private readonly CropNames $names;
+
+    public function __construct(private readonly CropBook $book, private readonly RecipeBook $recipes)
+    {
+        $this->names = new CropNames($book);
+    }
+
+    /**
+     * @param list<array<string, string>> $rows     cells by column
+     * @param bool                        $dayFirst how 3/4 is read
+     *
+     * @return list<StandingRow>
+     */
+    public function read(array $rows, Garden $garden, bool $dayFirst): array
+    {
+        $read = [];
+        $seen = [];
+        foreach ($rows as $i => $cells) {
+            $same = mb_strtolower(implode('|', array_map(trim(...), $cells)));
+            $row = $this->row($cells, $garden, $dayFirst);
+            if (isset($seen[$same])) {
+                $row = new StandingRow(null, [...$row->faults, 'bed' => \sprintf('The same as row %d. Leave one of them out, or change it.', $seen[$same])], $row->crops);
+            }
+            $seen[$same] ??= $i + 1;
+            if (null !== $row->planting) {
+                $garden = $garden->with([...$garden->plantings, $row->planting]);
+            }
+            $read[] = $row;
+        }
+
+        return $read;
+    }
+
+    /** @param array<string, string> $cells */
+    private function row(array $cells, Garden $garden, bool $dayFirst): StandingRow
+    {
+        $faults = [];
+        $bed = $garden->bedsByName()[$cells['bed'] ?? ''] ?? null;
+        if (null === $bed) {
+            $faults['bed'] = '' === ($cells['bed'] ?? '') ? 'Which bed?' : \sprintf('There is no bed %s. %s', Quote::of($cells['bed']), self::someBeds($garden));
+        }
+        $meant = $this->names->meant($cells['crop'] ?? '');
+        if (1 !== \count($meant)) {
+            $faults['crop'] = $this->whichCrop($cells['crop'] ?? '', $meant);
+        }
+        $crop = 1 === \count($meant) ? $this->book->get($meant[0]) : null;
+        [$day, $column] = $this->day($cells, $garden, $dayFirst, $faults);
+        $length = null === $bed ? null : $this->parsed('length', $faults, static fn (): Length => PastedLength::parse($cells['length'] ?? '', $bed->length, $garden->settings->units->longUnit()));
+        if (null === $crop || null === $bed || null === $day || null === $length || null === $column) {
+            return new StandingRow(null, $faults, $meant);
+        }
+        $planting = $this->planting($crop, $bed, $day, $column, $length, $garden, $faults);
+
+        return new StandingRow($planting, $faults, $meant);
+    }
+
+    /**
+     * @param array<string, string> $cells
+     * @param array<string, string> $faults
+     *
+     * @return array{Day|null, Column|null}
+     */
+    private function day(array $cells, Garden $garden, bool $dayFirst, array &$faults): array
+    {
+        foreach ([Column::Planted, Column::Sown, Column::Trays, Column::Date] as $column) {
+            $text = trim($cells[$column->value] ?? '');
+            if ('' === $text) {
+                continue;
+            }
+            $day = $this->parsed($column->value, $faults, static fn (): Day => PastedDay::parse($text, $garden->today, $dayFirst));
+            if (null !== $day && abs($day->since($garden->today)) > 365 * self::LONGEST_YEARS) {
+                $faults[$column->value] = \sprintf('%s is too far from today. Is the year right?', $day->iso());
+                $day = null;
+            }
+
+            return [$day, PastedDay::how($text) ?? $column];
+        }
+        $first = array_values(array_filter([Column::Sown, Column::Planted, Column::Trays, Column::Date], static fn (Column $c): bool => isset($cells[$c->value])))[0] ?? Column::Date;
+        $faults[$first->value] = 'When was it sown or planted?';
+
+        return [null, null];
+    }
+
+    /** @param array<string, string> $faults */
+    private function planting(Crop $crop, Bed $bed, Day $day, Column $column, Length $length, Garden $garden, array &$faults): ?Planting
+    {
+        $method = match ($column) {
+            Column::Sown => Method::Sown,
+            Column::Planted, Column::Trays => Method::Transplanted,
+            default => null === $crop->timing->daysSown ? Method::Transplanted : Method::Sown,
+        };
+        $sow = Method::Transplanted === $method && Column::Trays !== $column ? $day->plus(-$crop->timing->nurseryDays) : $day;
+        $ground = Column::Trays === $column ? $day->plus($crop->timing->nurseryDays) : $day;
+        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $bed->place, $method);
+        $frosted = $grown->lastField < $grown->ready;
+        $clear = Day::of(max($grown->ready, $grown->lastField));
+        $standing = self::standing($sow, $ground, $garden->today);
+        if ($clear->isBefore($garden->today) && Standing::Growing === $standing) {
+            $clear = $garden->today;
+        }
+        $stay = Period::fromFirstToLast(Day::of(Standing::Planned === $standing ? $grown->bedStart : $ground->number), $clear);
+        $stretch = FreeStretches::first($bed, $garden->plantings, $stay, $length->millimetres);
+        if (null === $stretch) {
+            $faults['length'] = self::noRoom($garden, $bed, $stay, $length);
+
+            return null;
+        }
+
+        return new Planting(PlantingKey::free($crop->item(), $sow, self::keys($garden)), $crop->item(), $method, $bed->place, $grown->recipe, $sow, $ground, $stay->start, Day::of($grown->ready), $clear,
+            $grown->perMetre, [$stretch], $standing, true, $frosted ? ['Frost usually ends it before it is ready.'] : [], $frosted ? 0.0 : 1.0);
+    }
+
+    private static function standing(Day $sow, Day $ground, Day $today): Standing
+    {
+        return match (true) {
+            !$today->isBefore($ground) => Standing::Growing,
+            !$today->isBefore($sow) => Standing::InNursery,
+            default => Standing::Planned,
+        };
+    }
+
+    private static function noRoom(Garden $garden, Bed $bed, Period $stay, Length $wanted): string
+    {
+        $units = $garden->settings->units;
+        $free = array_map(static fn (Stretch $s): string => $units->long($s->length()), FreeStretches::on($bed, $garden->plantings, $stay));
+
+        return \sprintf('%s do not fit on bed %s: %s.', $units->long($wanted), $bed->name, [] === $free ? 'it is full in that time' : 'free in that time are '.implode(' and ', $free));
+    }
+
+    /** @param list<string> $meant */
+    private function whichCrop(string $text, array $meant): string
+    {
+        if ([] !== $meant) {
+            return \sprintf('Which one: %s?', implode(' or ', array_map(fn (string $key): string => $this->book->get($key)->name, \array_slice($meant, 0, 6))));
+        }
+        $near = $this->names->near($text);
+
+        return '' === $text ? 'Which crop?' : \sprintf('%s is not in the crop book. %s', Quote::of($text), [] === $near ? 'Choose one of the list.' : 'Is it '.implode(' or ', $near).'?');
+    }
+
+    private static function someBeds(Garden $garden): string
+    {
+        $names = array_map(static fn (Bed $b): string => $b->name, $garden->beds);
+
+        return [] === $names ? 'Say below how long the beds are, and they are made.' : \sprintf('The beds are %s%s.', implode(', ', \array_slice($names, 0, 6)), \count($names) > 6 ? ' ... '.end($names) : '');
+    }
+
+    /**
+     * @template T
+     *
+     * @param array<string, string> $faults
+     * @param callable(): T         $parse
+     *
+     * @return T|null
+     */
+    private function parsed(string $column, array &$faults, callable $parse): mixed
+    {
+        try {
+            return $parse();
+        } catch (BadInput $bad) {
+            $faults[$column] = $bad->getMessage();
+
+            return null;
+        }
+    }
+
+    /** @return array<string, true> */
+    private static function keys(Garden $garden): array
+    {
+        return array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $garden->plantings), true);
+    }
+}

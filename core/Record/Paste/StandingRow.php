@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Record\Paste;
+
+use JollyFurrow\Plan\Planting;
+
+/** One row of a pasted list: the planting it makes, or what is wrong with which of its cells. */
+final readonly class StandingRow
+{
+    /**
+     * @param array<string, string> $faults message by column
+     * @param list<string>          $crops  crops the word may mean, when there are several
+     */
+    public function __construct(public ?Planting $planting, public array $faults, public array $crops)
+    {
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Plan\Wall\Family;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Plan\NextStep;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Record\FieldWork;
+
+/** The plantings of one bed in the order they take it, drawn to scale along the bed. */
+final class BedCard
+{
+    private const WIDTH = 600;
+
+    /** @return array{now: list<array<string, mixed>>, next: list<array<string, mixed>>, gone: list<array<string, mixed>>, keys: array<string, true>, scale: list<array{x: float, label: string}>} */
+    public static function all(Garden $garden, Bed $bed, CropBook $book, RecipeBook $recipes): array
+    {
+        $cards = ['now' => [], 'next' => [], 'gone' => [], 'keys' => [], 'scale' => self::scale($garden, $bed)];
+        $plantings = $garden->plantings;
+        usort($plantings, static fn (Planting $a, Planting $b): int => [$a->bedStart->number, $a->key] <=> [$b->bedStart->number, $b->key]);
+        foreach ($plantings as $planting) {
+            $here = array_values(array_filter($planting->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name));
+            if ([] === $here) {
+                continue;
+            }
+            $cards['keys'][$planting->key] = true;
+            $when = $planting->isOver($garden->today) && !FieldWork::possible($planting) ? 'gone' : ($garden->today->isBefore($planting->bedStart) ? 'next' : 'now');
+            $cards[$when][] = [
+                'planting' => $planting,
+                'crop' => $book->get($planting->item),
+                'family' => Family::css($book->get($planting->item)->family),
+                'next' => NextStep::of($planting, $recipes->get($planting->recipe), $garden->today),
+                'possible' => FieldWork::possible($planting),
+                'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->millimetres, 1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->millimetres, 1), 'from' => $s->from, 'to' => $s->to, 'length' => $s->length()], $here),
+            ];
+        }
+        $cards['gone'] = array_reverse($cards['gone']);
+
+        return $cards;
+    }
+
+    /** @return list<array{x: float, label: string}> a mark at every quarter of the bed */
+    private static function scale(Garden $garden, Bed $bed): array
+    {
+        return array_map(static fn (int $quarter): array => ['x' => self::WIDTH * $quarter / 4, 'label' => $garden->settings->units->long(Length::fromMillimetres(intdiv($bed->length->millimetres * $quarter, 4)))], range(0, 4));
+    }
+}

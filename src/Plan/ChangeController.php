@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\Visit;
+use App\Garden\Snapshot;
+use App\Shared\Entry;
+use App\Shared\Page;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\DryRun;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** One planting changed by hand: first what it would do, then Keep. */
+final class ChangeController extends Page
+{
+    #[Route('/g/{garden}/planting/{planting}/change', name: 'change', methods: ['GET'])]
+    public function tryOut(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, HandChange $hand): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $found = $this->found($visit, $planting, $snapshot, $garden);
+        $do = self::do($request->query->getString('do'));
+        $entry = new Entry($request->query->has('try') ? $request->query->all() : []);
+        $replacement = $entry->isBegun() ? $hand->read($entry, $garden, $found, $do) : null;
+        $dryRun = null === $replacement ? null : DryRun::of($planner, $book, $garden, $replacement->old, $replacement->new);
+
+        return $this->show($request, $visit, $book, $garden, $found, $planting, $do, $entry, $dryRun, '', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    #[Route('/g/{garden}/planting/{planting}/change', name: 'change_keep', methods: ['POST'])]
+    public function keep(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, HandChange $hand, PlantingChanges $changes): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $found = $this->found($visit, $planting, $snapshot, $garden);
+        $do = self::do($request->request->getString('do'));
+        $entry = new Entry($request->request->all());
+        $problem = '';
+        try {
+            $replacement = $changes->keep($visit->gardenId, $visit->accountId, [$found->key => $entry->raw('seen')], static fn (Garden $now): Replacement => $hand->read($entry, $now, $found, $do) ?? throw Meanwhile::notPossible('Some fields are not clear, so nothing is kept yet.'));
+
+            return $this->kept($visit, $replacement->words.'.', [] === $replacement->new ? $this->generateUrl('wall', ['garden' => $visit->gardenId]) : $this->generateUrl('planting', ['garden' => $visit->gardenId, 'planting' => $planting]));
+        } catch (Meanwhile $meanwhile) {
+            $problem = $meanwhile->getMessage();
+        }
+        $replacement = $entry->isGood() ? $hand->read($entry, $garden, $found, $do) : null;
+        $dryRun = null === $replacement ? null : DryRun::of($planner, $book, $garden, $replacement->old, $replacement->new);
+
+        return $this->show($request, $visit, $book, $garden, $found, $planting, $do, $entry, $dryRun, $problem, $entry->isGood() ? Response::HTTP_CONFLICT : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    private static function do(string $do): string
+    {
+        return isset(HandChange::DO[$do]) ? $do : 'move';
+    }
+
+    private function found(Visit $visit, string $planting, Snapshot $snapshot, Garden $garden): Planting
+    {
+        $key = array_search($planting, $snapshot->plantingIds($visit->gardenId), true);
+
+        return array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? throw $this->createNotFoundException('There is no such planting.');
+    }
+
+    private function show(Request $request, Visit $visit, CropBook $book, Garden $garden, Planting $planting, string $id, string $do, Entry $entry, ?DryRun $dryRun, string $problem, int $status): Response
+    {
+        return $this->page($request, 'plan/change.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'crops' => $book,
+            'planting' => $planting,
+            'id' => $id,
+            'do' => $do,
+            'ways' => HandChange::DO,
+            'movable' => HandChange::movableDay($planting),
+            'entry' => $entry,
+            'dry_run' => $dryRun,
+            'problem' => $problem,
+            'seen' => PlantingMark::of($planting),
+        ], 'panel', $status);
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Shared\Entry;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\ByHand;
+use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Preparation\RecipeBook;
+
+/** Reads what a person wants changed of one planting and asks the core what that would be. */
+final readonly class HandChange
+{
+    public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'again' => 'Once more', 'lock' => 'Lock', 'delete' => 'Delete'];
+
+    private ByHand $byHand;
+
+    public function __construct(private CropBook $book, RecipeBook $recipes)
+    {
+        $this->byHand = new ByHand($book, $recipes);
+    }
+
+    /** Null when a field is not clear: its fault is in the entry. */
+    public function read(Entry $entry, Garden $garden, Planting $planting, string $do): ?Replacement
+    {
+        try {
+            return match ($do) {
+                'move' => $this->move($entry, $garden, $planting),
+                'length' => $this->length($entry, $garden, $planting),
+                'split' => $this->split($entry, $garden, $planting),
+                'again' => $this->again($entry, $garden, $planting),
+                'lock' => $this->changed($planting, $planting->but(locked: !$planting->locked), $planting->locked ? 'unlocked' : 'locked'),
+                'delete' => new Replacement([$planting], [], \sprintf('%s deleted', $this->called($planting))),
+                default => null,
+            };
+        } catch (CannotBeDone $not) {
+            $entry->fault($not->field, $not->getMessage());
+
+            return null;
+        }
+    }
+
+    /** What the day of a move means for a planting that has come so far. */
+    public static function movableDay(Planting $planting): ?string
+    {
+        return match ($planting->standing) {
+            Standing::Planned => 'sow',
+            Standing::InNursery => 'ground',
+            default => null,
+        };
+    }
+
+    private function move(Entry $entry, Garden $garden, Planting $planting): ?Replacement
+    {
+        $movable = self::movableDay($planting);
+        $when = null === $movable ? null : $entry->day('when');
+        $until = '' === $entry->raw('until') ? null : $entry->day('until');
+        $from = '' === $entry->raw('from') ? null : $entry->length('from', $garden->settings->units->longUnit(), 0, 500)->millimetres;
+        if (!$entry->isGood()) {
+            return null;
+        }
+        $moved = match (true) {
+            null === $when => $planting,
+            'sow' === $movable => $when->equals($planting->sow) ? $planting : $this->byHand->sowOn($garden, $planting, $when),
+            default => $when->equals($planting->ground) ? $planting : $this->byHand->intoGroundOn($garden, $planting, $when),
+        };
+        if (null !== $until && !$until->equals($planting->clear)) {
+            $moved = $this->byHand->until($moved, $until);
+        }
+        $bed = '' === $entry->raw('bed') && null !== $from ? $planting->pieces[0]->bed : $entry->raw('bed');
+        if ('' !== $bed) {
+            $moved = $this->byHand->onto($garden, $moved, $bed, $from);
+        }
+
+        return $this->changed($planting, $moved, \sprintf('moved to bed %s, sown %s', $moved->pieces[0]->bed, $moved->sow->iso()));
+    }
+
+    private function length(Entry $entry, Garden $garden, Planting $planting): ?Replacement
+    {
+        $length = $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
+        if (!$entry->isGood()) {
+            return null;
+        }
+
+        return $this->changed($planting, $this->byHand->asLongAs($planting, $length->millimetres), 'made '.$garden->settings->units->long($length).' long');
+    }
+
+    private function split(Entry $entry, Garden $garden, Planting $planting): ?Replacement
+    {
+        $length = $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
+
+        return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->millimetres), \sprintf('%s split, the first %s', $this->called($planting), $garden->settings->units->long($length))) : null;
+    }
+
+    private function again(Entry $entry, Garden $garden, Planting $planting): ?Replacement
+    {
+        $when = $entry->day('when');
+        if (!$entry->isGood()) {
+            return null;
+        }
+        if ($when->isBefore($garden->today)) {
+            $entry->fault('when', 'This day has gone by. Write today or a later day; what is sown already goes into "What stands".');
+
+            return null;
+        }
+        $copy = $this->byHand->again($garden, $planting, $when, $entry->raw('bed'));
+
+        return new Replacement([], [$copy], \sprintf('%s once more, sown %s on bed %s', $this->book->get($planting->item)->name, $copy->sow->iso(), $copy->pieces[0]->bed));
+    }
+
+    private function changed(Planting $old, Planting $new, string $how): Replacement
+    {
+        return new Replacement([$old], [$new], $this->called($old).' '.$how);
+    }
+
+    private function called(Planting $planting): string
+    {
+        return \sprintf('%s on bed %s (sown %s)', $this->book->get($planting->item)->name, $planting->pieces[0]->bed, $planting->sow->iso());
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Garden\File\GardenWriter;
+use JollyFurrow\Plan\Planting;
+
+/** A short mark of a planting as it stands, carried by forms to see whether somebody changed it meanwhile. */
+final class PlantingMark
+{
+    public static function of(Planting $planting): string
+    {
+        return hash('xxh128', json_encode(GardenWriter::planting($planting), \JSON_THROW_ON_ERROR));
+    }
+}

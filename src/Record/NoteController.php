@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Account\Role;
+use App\Account\Visit;
+use App\Garden\Snapshot;
+use App\Plan\Meanwhile;
+use App\Plan\PlantingChanges;
+use App\Plan\PlantingMark;
+use App\Plan\Replacement;
+use App\Shared\Entry;
+use App\Shared\Page;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Record\Happening;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What really happened, noted from the bed: in parts, on another day, on another bed. */
+final class NoteController extends Page
+{
+    #[Route('/g/{garden}/planting/{planting}/note', name: 'note', methods: ['GET'])]
+    public function ask(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $found = $this->found($visit, $planting, $snapshot, $garden);
+
+        return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($request->query->getString('what')), Entry::fresh(), '', Response::HTTP_OK);
+    }
+
+    #[Route('/g/{garden}/planting/{planting}/note', name: 'note_keep', methods: ['POST'], defaults: ['_least' => Role::Hand->value])]
+    public function keep(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book, NoteForm $form, PlantingChanges $changes): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $found = $this->found($visit, $planting, $snapshot, $garden);
+        $entry = new Entry($request->request->all());
+        $note = $form->read($entry, $garden, $found);
+        $problem = '';
+        if (null !== $note) {
+            try {
+                $replacement = $changes->keep($visit->gardenId, $visit->accountId, [$found->key => $entry->raw('seen')], static fn (Garden $now): Replacement => $form->replacement($entry, $now, $found, $note));
+
+                return $this->kept($visit, $replacement->words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $replacement->new[0]->pieces[0]->bed]));
+            } catch (CannotBeDone $not) {
+                $entry->fault($not->field, $not->getMessage());
+            } catch (Meanwhile $meanwhile) {
+                $problem = $meanwhile->getMessage();
+            }
+        }
+
+        return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($entry->raw('what')), $entry, $problem, '' === $problem ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_CONFLICT);
+    }
+
+    private function found(Visit $visit, string $planting, Snapshot $snapshot, Garden $garden): Planting
+    {
+        $key = array_search($planting, $snapshot->plantingIds($visit->gardenId), true);
+
+        return array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? throw $this->createNotFoundException('There is no such planting.');
+    }
+
+    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planting $planting, string $id, ?Happening $what, Entry $entry, string $problem, int $status): Response
+    {
+        $possible = FieldWork::possible($planting);
+
+        return $this->page($request, 'record/note.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'planting' => $planting,
+            'id' => $id,
+            'crop' => $book->get($planting->item),
+            'what' => \in_array($what, $possible, true) ? $what : ($possible[0] ?? null),
+            'possible' => $possible,
+            'shares' => NoteForm::SHARES,
+            'entry' => $entry,
+            'problem' => $problem,
+            'seen' => PlantingMark::of($planting),
+        ], 'panel', $status);
+    }
+}

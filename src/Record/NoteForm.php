@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Plan\Expected;
+use App\Plan\Replacement;
+use App\Shared\Entry;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Plan\ByHand;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Record\Happening;
+
+/** Reads a note from the bed and says what comes of it. */
+final readonly class NoteForm
+{
+    /** Rough shares, in words. */
+    public const SHARES = ['1' => 'all', '0.75' => 'three quarters', '0.5' => 'half', '0.25' => 'a quarter', '0' => 'nothing'];
+
+    private FieldWork $work;
+
+    public function __construct(private CropBook $book, RecipeBook $recipes)
+    {
+        $this->work = new FieldWork($book, new ByHand($book, $recipes));
+    }
+
+    public function read(Entry $entry, Garden $garden, Planting $planting): ?FieldNote
+    {
+        $what = $entry->choice('what', Happening::class);
+        $day = '' === $entry->raw('day') ? $garden->today : $entry->day('day');
+        $length = '' === $entry->raw('length') ? null : $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
+        $share = '' === $entry->raw('share') ? null : (float) $entry->oneOf('share', array_map(strval(...), array_keys(self::SHARES)));
+        $units = '' === $entry->raw('units') ? null : $entry->float('units', 0, 1_000_000) * ($this->book->get($planting->item)->produce->isByWeight() ? 10 : 1);
+        $words = $entry->raw('words');
+        if (mb_strlen($words) > 400 || !mb_check_encoding($words, 'UTF-8')) {
+            $entry->fault('words', 'At most 400 characters fit here.');
+        }
+
+        return $entry->isGood() ? new FieldNote($planting->key, $what, $day, $length, $share, $units, $words) : null;
+    }
+
+    public function replacement(Entry $entry, Garden $garden, Planting $planting, FieldNote $note): Replacement
+    {
+        $after = $this->work->after($garden, $planting, $note, $entry->raw('bed'), 'dropped' !== $entry->raw('rest'));
+
+        return new Replacement([$planting], $after, $this->words($garden, $planting, $note, $after), [$note]);
+    }
+
+    /** @param non-empty-list<Planting> $after */
+    private function words(Garden $garden, Planting $planting, FieldNote $note, array $after): string
+    {
+        $units = $garden->settings->units;
+        $produce = $this->book->get($planting->item)->produce;
+        $how = array_filter([
+            null === $note->length ? '' : $units->long($after[0]->length()).' of '.$units->long($planting->length()),
+            null === $note->units ? '' : $produce->amount($note->units),
+            null === $note->share ? '' : match ($note->what) {
+                Happening::Picked => self::SHARES[Units::number($note->share, 2)].' left',
+                Happening::Lost => self::SHARES[Units::number($note->share, 2)].' lost',
+                default => self::SHARES[Units::number($note->share, 2)],
+            },
+            $note->words,
+        ], static fn (string $part): bool => '' !== $part);
+
+        return \sprintf('%s on bed %s %s, %s%s', $this->book->get($planting->item)->name, $after[0]->pieces[0]->bed, $note->what->words(), Expected::day($note->day), [] === $how ? '' : ': '.implode(', ', $how));
+    }
+}

@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Shared\Entry;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Record\Paste\Cells;
+use JollyFurrow\Record\Paste\Column;
+use JollyFurrow\Record\Paste\Columns;
+use JollyFurrow\Record\Paste\CropNames;
+use JollyFurrow\Record\Paste\PastedDay;
+use JollyFurrow\Record\Paste\StandingReader;
+use JollyFurrow\Record\Paste\StandingRow;
+
+/** A list of what stands, between the pasting and the keeping: rows of cells, which column is which, what is wrong where. */
+final class PastedList
+{
+    public const MOST_ROWS = 400;
+    public const MOST_BYTES = 1_000_000;
+    private const MOST_COLUMNS = 12;
+
+    /** @var list<list<string>> */
+    public array $cells = [];
+    /** @var list<Column> */
+    public array $columns = [];
+    /** @var array<int, string> */
+    public array $doubts = [];
+    /** @var array<int, true> rows left out by the grower */
+    public array $left = [];
+    /** @var list<StandingRow|null> null: left out */
+    public array $rows = [];
+    /** @var list<Bed> beds that would be made */
+    public array $newBeds = [];
+    public bool $asksOrder = false;
+    public bool $dayFirst = true;
+
+    public function __construct(private readonly CropBook $book, private readonly RecipeBook $recipes)
+    {
+    }
+
+    /** Reads pasted text for the first time. Something that is no list is a fault of the field "text". */
+    public static function paste(string $bytes, Entry $entry, Garden $garden, CropBook $book, RecipeBook $recipes): self
+    {
+        $list = new self($book, $recipes);
+        if (\strlen($bytes) > self::MOST_BYTES) {
+            $entry->fault('text', \sprintf('That is %s MB of text. A list of what stands has at most %d rows; paste only those.', number_format(\strlen($bytes) / 1_000_000, 1), self::MOST_ROWS));
+
+            return $list;
+        }
+        $cells = Cells::rows(Cells::decode($bytes));
+        $columns = Columns::of($cells, $garden, new CropNames($book));
+        $list->cells = $columns->headed ? \array_slice($cells, 1) : $cells;
+        $list->columns = $columns->columns;
+        $list->doubts = $columns->doubts;
+        if ([] === $list->cells || \count($list->cells) > self::MOST_ROWS || \count($list->columns) > self::MOST_COLUMNS) {
+            $entry->fault('text', [] === $list->cells ? 'Paste at least one row: a bed, a crop, a date, and a length if it is not the whole bed.' : \sprintf('That is %d rows of %d columns. At most %d rows of %d columns go in at once.', \count($list->cells), \count($list->columns), self::MOST_ROWS, self::MOST_COLUMNS));
+            $list->cells = [];
+        }
+        $days = $list->texts(static fn (Column $c): bool => $c->isDay());
+        $list->asksOrder = PastedDay::isOrderAsked($days);
+        $list->dayFirst = PastedDay::isDayFirst($days) ?? Units::UsCustomary !== $garden->settings->units;
+
+        return $list;
+    }
+
+    /** The list as it comes back from its form, each cell as it was typed. */
+    public static function again(Entry $entry, CropBook $book, RecipeBook $recipes): self
+    {
+        $list = new self($book, $recipes);
+        foreach (\array_slice($entry->table('cell'), 0, self::MOST_ROWS) as $row) {
+            $list->cells[] = \array_slice($row, 0, self::MOST_COLUMNS);
+        }
+        $wide = max([0, ...array_map(\count(...), $list->cells)]);
+        $list->cells = array_map(static fn (array $row): array => array_pad($row, $wide, ''), $list->cells);
+        $columns = $entry->several('column');
+        for ($i = 0; $i < $wide; ++$i) {
+            $list->columns[] = Column::tryFrom($columns[$i] ?? '') ?? Column::Nothing;
+        }
+        foreach ($entry->several('left') as $row) {
+            $list->left[(int) $row] = true;
+        }
+        $list->asksOrder = '' !== $entry->raw('order');
+        $list->dayFirst = 'month' !== $entry->raw('order');
+        foreach (array_count_values(array_map(static fn (Column $c): string => $c->value, $list->columns)) as $column => $times) {
+            if ($times > 1 && Column::Nothing->value !== $column) {
+                $entry->fault('column', \sprintf('Two columns are "%s". Choose another for one of them, or leave it out.', Column::from((string) $column)->words()));
+            }
+        }
+
+        return $list;
+    }
+
+    /** Works out the plantings. Beds that are not there are made, when the entry says how long they are. */
+    public function read(Entry $entry, Garden $garden): void
+    {
+        foreach ([Column::Bed, Column::Crop] as $must) {
+            if (!\in_array($must, $this->columns, true)) {
+                $entry->fault('column', \sprintf('No column is the %s yet. Choose one above the list.', $must->words()));
+            }
+        }
+        $this->newBeds = $this->bedsToMake($entry, $garden);
+        $garden = $garden->onBeds([...$garden->beds, ...$this->newBeds]);
+        $byColumn = [];
+        foreach ($this->cells as $i => $row) {
+            foreach (isset($this->left[$i]) ? [] : $this->columns as $c => $column) {
+                if (Column::Nothing !== $column) {
+                    $byColumn[$i][$column->value] = $row[$c];
+                }
+            }
+        }
+        $read = (new StandingReader($this->book, $this->recipes))->read(array_values($byColumn), $garden, $this->dayFirst);
+        $at = array_combine(array_keys($byColumn), $read);
+        $this->rows = array_map(static fn (int $i): ?StandingRow => $at[$i] ?? null, array_keys($this->cells));
+    }
+
+    public function isGood(): bool
+    {
+        return [] !== $this->plantings() && 0 === $this->unclear();
+    }
+
+    /** How many rows make no planting yet. */
+    public function unclear(): int
+    {
+        return \count(array_filter($this->rows, static fn (?StandingRow $r): bool => null !== $r && null === $r->planting));
+    }
+
+    /** @return list<Planting> */
+    public function plantings(): array
+    {
+        return array_values(array_filter(array_map(static fn (?StandingRow $r): ?Planting => $r?->planting, $this->rows)));
+    }
+
+    /** @return list<string> names of beds in the list that the garden does not have */
+    public function unknownBeds(Garden $garden): array
+    {
+        $known = $garden->bedsByName();
+        $names = array_unique($this->texts(static fn (Column $c): bool => Column::Bed === $c));
+        natsort($names);
+
+        return array_values(array_filter($names, static fn (string $n): bool => '' !== $n && !isset($known[$n]) && mb_strlen($n) <= 20));
+    }
+
+    /** @return list<Bed> */
+    private function bedsToMake(Entry $entry, Garden $garden): array
+    {
+        $unknown = $this->unknownBeds($garden);
+        if ([] === $unknown || '1' !== $entry->raw('make')) {
+            return [];
+        }
+        $length = $entry->length('bed_length', $garden->settings->units->longUnit(), 0.5, 500);
+        $width = $entry->length('bed_width', $garden->settings->units->shortUnit(), 0.1, 10);
+        $place = $entry->choice('bed_place', PlaceType::class);
+
+        return array_map(static fn (string $name, int $i): Bed => new Bed($name, trim((string) preg_replace('/[\s\d-]+$/', '', $name)) ?: 'Beds', \count($garden->beds) + $i, $length, $width, Length::fromCentimetres(45), $place), $unknown, array_keys($unknown));
+    }
+
+    /**
+     * @param callable(Column): bool $of
+     *
+     * @return list<string>
+     */
+    private function texts(callable $of): array
+    {
+        $texts = [];
+        foreach ($this->cells as $i => $row) {
+            foreach (isset($this->left[$i]) ? [] : $this->columns as $c => $column) {
+                if ($of($column)) {
+                    $texts[] = $row[$c] ?? '';
+                }
+            }
+        }
+
+        return $texts;
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Account\Visit;
+use App\Garden\BedSeries;
+use App\Garden\Snapshot;
+use App\Plan\Expected;
+use App\Plan\PlantingChanges;
+use App\Plan\PlantingKeeper;
+use App\Shared\Entry;
+use App\Shared\Page;
+use Doctrine\DBAL\Connection;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Plan\BedOutlook;
+use JollyFurrow\Plan\MarketOutlook;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Record\Paste\Column;
+use JollyFurrow\Record\Paste\StandingRow;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What stands in the ground: pasted or typed as rows, and what follows from it: ready when, beds free when, market days with nothing. */
+final class StandingController extends Page
+{
+    private const WEEKS = 26;
+    private const SHOWN = 12;
+
+    #[Route('/g/{garden}/standing', name: 'standing', methods: ['GET'])]
+    public function stands(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book): Response
+    {
+        return $this->show($request, $visit, $snapshot, $book, Entry::fresh(), null);
+    }
+
+    /** The first look at a list: recognised, doubtful columns asked, nothing kept. */
+    #[Route('/g/{garden}/standing/list', name: 'standing_list', methods: ['POST'])]
+    public function paste(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes): Response
+    {
+        $file = $request->files->get('file');
+        $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname()) : $request->request->getString('text');
+        $entry = new Entry(\strlen($bytes) > PastedList::MOST_BYTES ? ['text' => ''] : $request->request->all());
+        $garden = $snapshot->of($visit->gardenId);
+        $list = PastedList::paste($bytes, $entry, $garden, $book, $recipes);
+        if ($entry->isGood()) {
+            $list->read(new Entry([] === $garden->beds ? ['make' => '1', ...self::usualBed($garden)] : []), $garden);
+        }
+
+        return $this->show($request, $visit, $snapshot, $book, $entry, $entry->isGood() ? $list : null);
+    }
+
+    /** The list again with its columns and cells as they are now: looked at, or kept whole. */
+    #[Route('/g/{garden}/standing', name: 'standing_keep', methods: ['POST'])]
+    public function keep(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, ChangeLog $log, BedSeries $series, PlantingKeeper $plantings, Connection $connection): Response
+    {
+        $entry = new Entry($request->request->all());
+        $list = PastedList::again($entry, $book, $recipes);
+        $list->read($entry, $snapshot->of($visit->gardenId));
+        if (!$entry->isGood() || !$list->isGood() || '1' !== $entry->raw('keep')) {
+            return $this->show($request, $visit, $snapshot, $book, $entry, $list);
+        }
+        $words = static fn (int $n): string => \sprintf('What stands: %d planting%s entered%s', $n, 1 === $n ? '' : 's', [] === $list->newBeds ? '' : \sprintf(', %d beds made', \count($list->newBeds)));
+        $count = $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($visit, $snapshot, $list, $entry, $series, $plantings, $connection): int {
+            $garden = $snapshot->of($visit->gardenId);
+            $list->read($entry, $garden);
+            if (!$list->isGood()) {
+                return 0;
+            }
+            $beds = PlantingChanges::beds($connection, $visit->gardenId) + $series->add($visit->gardenId, $list->newBeds, \count($garden->blocks));
+            $plantings->replace($visit->gardenId, [], $list->plantings(), $beds);
+
+            return \count($list->plantings());
+        });
+        if (0 === $count) {
+            return $this->show($request, $visit, $snapshot, $book, $entry, $list);
+        }
+
+        return $this->kept($visit, $words($count).'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));
+    }
+
+    private function show(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, Entry $entry, ?PastedList $list): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $standing = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->isOver($garden->today)));
+        usort($standing, static fn (Planting $a, Planting $b): int => [$a->ready->number, $a->key] <=> [$b->ready->number, $b->key]);
+        $market = MarketOutlook::of($garden, $book, self::WEEKS);
+
+        return $this->page($request, 'record/standing.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'crops' => $book,
+            'ids' => $snapshot->plantingIds($visit->gardenId),
+            'ready' => $standing,
+            'begun' => array_filter($standing, static fn (Planting $p): bool => Standing::Planned !== $p->standing),
+            'free' => \array_slice(self::comingFree($garden), 0, self::SHOWN),
+            'market' => $market,
+            'totals' => array_map(static fn (Planting $p): string => $book->get($p->item)->produce->amount(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
+            'entry' => $entry,
+            'list' => $list,
+            'unknown' => $list?->unknownBeds($garden) ?? [],
+            'usual_bed' => self::usualBed($garden),
+            'column_choices' => Column::cases(),
+            'said' => array_map(static fn (?StandingRow $row): string => null === $row?->planting ? '' : Expected::dates($row->planting), $list->rows ?? []),
+        ], 'standing', $entry->isGood() && (null === $list || $list->isGood()) ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    /** @return array{bed_length: string, bed_width: string, bed_place: string} of beds that are still to be made */
+    private static function usualBed(Garden $garden): array
+    {
+        return Units::Metric === $garden->settings->units ? ['bed_length' => '25 m', 'bed_width' => '75 cm', 'bed_place' => 'field'] : ['bed_length' => '100 ft', 'bed_width' => '30 in', 'bed_place' => 'field'];
+    }
+
+    /** @return list<BedOutlook> stretches that are taken now, the one that comes free first first */
+    private static function comingFree(Garden $garden): array
+    {
+        $free = array_merge([], ...array_map(static fn (Bed $bed): array => BedOutlook::of($bed, $garden->plantings, $garden->today), $garden->beds));
+        $free = array_values(array_filter($free, static fn (BedOutlook $o): bool => !$o->isFreeNow()));
+        usort($free, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->bed] <=> [$b->from->number, $b->stretch->bed]);
+
+        return $free;
+    }
+}
