@@ -19,20 +19,16 @@ use JollyFurrow\Time\Day;
  */
 final readonly class Candidates
 {
-    /** Hours at the start of any sowing, whatever its length: fetch, set up, label, note (common practice, no source). */
-    private const SET_UP_HOURS = 0.5;
-    /** Hours per 100 bed metres to put the crop into the ground (common practice, no source). */
-    private const HOURS_SOWN = 1.0;
-    private const HOURS_TRANSPLANTED = 4.0;
-    /** Cents per cell raised: compost, tray wear, bench (own model: a stated default). */
-    private const CENTS_PER_CELL = 3.0;
     /** An unheated tunnel keeps tender crops alive so many days beyond the first frost outside (common practice, no source). */
     private const TUNNEL_FROST_DAYS = 28;
     /** A perennial stands so many days after its first harvest, unless it is told otherwise (common practice, no source). */
     private const PERENNIAL_DAYS = 3650;
 
+    private PlantingCost $cost;
+
     public function __construct(private Garden $garden, private RecipeBook $recipes)
     {
+        $this->cost = new PlantingCost($garden, $recipes);
     }
 
     /** @return list<Candidate> by sowing day */
@@ -95,7 +91,7 @@ final readonly class Candidates
 
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
             $ground->number - $this->recipes->get($recipe)->leadDays(), $ready, $last, $crop->produce->perMetre,
-            $this->setUp(), $this->costPerMetre($crop, $method, $recipe), $yields);
+            $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields);
     }
 
     /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */
@@ -126,20 +122,5 @@ final readonly class Candidates
         }
 
         return $frost->number - 1 + (PlaceType::Tunnel === $place ? self::TUNNEL_FROST_DAYS : 0);
-    }
-
-    private function setUp(): float
-    {
-        return self::SET_UP_HOURS * $this->garden->settings->wage;
-    }
-
-    private function costPerMetre(Crop $crop, Method $method, string $recipe): float
-    {
-        $planting = Method::Transplanted === $method ? self::HOURS_TRANSPLANTED : self::HOURS_SOWN;
-        $hours = ($this->recipes->get($recipe)->hoursPer100Metres() + $planting) / 100;
-        $spots = $crop->stand->rows / $crop->stand->inRow->metres();
-        $cells = Method::Transplanted === $method ? $spots / (1 - $crop->stand->trayLoss) * self::CENTS_PER_CELL : 0.0;
-
-        return $hours * $this->garden->settings->wage + $cells;
     }
 }

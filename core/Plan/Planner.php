@@ -31,25 +31,27 @@ final readonly class Planner
     {
     }
 
-    /** Stopped early, the plan leaves the crops it did not reach as they are. */
-    public function draw(Garden $garden, Progress $progress = new NoProgress()): Plan
+    /** Stopped early, the plan leaves the crops it did not reach as they are. What the scope leaves out stays too. */
+    public function draw(Garden $garden, Progress $progress = new NoProgress(), ?Scope $scope = null): Plan
     {
+        $scope ??= Scope::whole();
+        $in = $garden->onBeds($scope->beds($garden));
         $needs = Needs::of($garden, $this->book);
         $reckoning = new Reckoning($this->book, $garden, $needs);
-        $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS))));
+        $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS)) || !$scope->covers($p)));
         $last = self::lastMarketDay($needs, $garden->today);
-        $grid = Grid::of($garden);
-        $items = new ItemPlanner($garden, $grid, self::rents($garden, $last), Values::of($garden));
-        $ways = fn (string $item): array => (new Candidates($garden, $this->recipes))->of($this->book->get($item), $garden->today, $last);
-        $open = $reckoning->stillToServe($kept);
+        $grid = Grid::of($in);
+        $items = new ItemPlanner($in, $grid, self::rents($garden, $last), Values::of($garden));
+        $ways = fn (string $item): array => (new Candidates($in, $this->recipes))->of($this->book->get($item), $garden->today, $last);
+        $open = $scope->needs($reckoning->stillToServe($kept));
         $plans = $this->plans($open, $items, $ways, ItemPlanner::EFFORT, $progress);
         $unreached = array_diff_key($open, $plans);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true)));
-        $placing = new Placing($garden, $this->book, $grid, $kept);
+        $placing = new Placing($in, $this->book, $grid, $kept);
         $placing->place($plans);
         $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $plans);
         for ($round = 1; $round < self::ROUNDS && [] === $unreached; ++$round) {
-            $more = $this->plans($reckoning->stillToServe([...$kept, ...$placing->new()]), $items, static fn (string $item): array => $placing->withRoom($ways($item)), ItemPlanner::EFFORT_FOR_THE_REST, $progress);
+            $more = $this->plans($scope->needs($reckoning->stillToServe([...$kept, ...$placing->new()])), $items, static fn (string $item): array => $placing->withRoom($ways($item)), ItemPlanner::EFFORT_FOR_THE_REST, $progress);
             $placing->place($more);
             foreach ($more as $item => $plan) {
                 $cost[$item] = ($cost[$item] ?? 0.0) + $plan->cost;

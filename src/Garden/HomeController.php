@@ -51,7 +51,7 @@ final class HomeController extends Page
         $garden = new Garden($name, $today->day(), new Place($name, $latitude, 0, MonthDay::parse($frost[0]), MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], []);
         $id = $keeper->begin($garden, $account->id, 'Garden begun');
 
-        return $this->seeOther('beds', ['garden' => $id]);
+        return $this->seeOther('standing', ['garden' => $id]);
     }
 
     #[Route('/gardens/file', name: 'file_import', methods: ['POST'])]

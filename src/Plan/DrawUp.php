@@ -7,28 +7,66 @@ namespace App\Plan;
 use App\Garden\Snapshot;
 use App\Record\ChangeLog;
 use Doctrine\DBAL\Connection;
+use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Progress;
+use JollyFurrow\Plan\Proposal;
+use JollyFurrow\Plan\Scope;
 
-/** Draws up the plan of a stored garden and keeps it as one change. */
+/** Draws up the plan of a stored garden, as a proposal or kept at once as one change. */
 final readonly class DrawUp
 {
-    public function __construct(private Snapshot $snapshot, private Planner $planner, private PlantingKeeper $plantings, private ChangeLog $log, private Connection $connection)
+    public function __construct(private Snapshot $snapshot, private Planner $planner, private PlantingKeeper $plantings, private ChangeLog $log, private Proposals $proposals, private CropBook $book, private Connection $connection)
     {
     }
 
-    /** @return string what came of it, in words */
-    public function draw(string $gardenId, string $accountId, Progress $progress): string
+    /**
+     * Draws up and opens what came of it as a proposal; nothing of the plan is changed yet.
+     *
+     * @param string $what "": the whole garden; "product:KEY"; "block:NAME"
+     *
+     * @return string what came of it, in words
+     */
+    public function propose(string $gardenId, string $accountId, string $what, Progress $progress): string
     {
         $garden = $this->snapshot->of($gardenId);
-        $plan = $this->planner->draw($garden, $progress);
-        $words = $this->keep($gardenId, $accountId, $garden, $plan);
+        $scope = self::scope($garden, $what);
+        $now = $this->planner->asItStands($garden);
+        $drawn = $this->planner->draw($garden, $progress, $scope);
+        $proposal = Proposal::between($garden, $now, $drawn, $this->book, $scope);
+        $this->proposals->open($gardenId, $accountId, $scope->words, $now, $drawn, $proposal);
+        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings, $drawn->plantings())->words(), number_format(100 * $drawn->keptShare(), 1));
 
-        return $plan->stoppedEarly ? $words.'. Stopped early: what was not reached is not planned' : $words;
+        return ucfirst($words).($drawn->stoppedEarly ? '. Stopped early: what was not reached is not planned.' : '.');
+    }
+
+    /** @return array<string, string> what can be drawn up, in words */
+    public static function scopes(Garden $garden): array
+    {
+        $scopes = ['' => 'the whole garden'];
+        foreach ($garden->products as $product) {
+            $scopes['product:'.$product->key] = 'what '.$product->name.' needs';
+        }
+        foreach ($garden->blocks as $block) {
+            $scopes['block:'.$block] = 'the beds of block '.$block;
+        }
+
+        return $scopes;
+    }
+
+    private static function scope(Garden $garden, string $what): Scope
+    {
+        foreach ($garden->products as $product) {
+            if ('product:'.$product->key === $what) {
+                return Scope::product($product);
+            }
+        }
+
+        return str_starts_with($what, 'block:') ? Scope::block($garden, substr($what, 6)) : Scope::whole();
     }
 
     /** @return string what it changes, in words */

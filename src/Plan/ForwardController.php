@@ -109,11 +109,27 @@ final class ForwardController extends Page
             'crops' => $book,
             'entry' => $entry,
             'plan' => $plan,
+            'skipped' => self::byReason($plan['skipped'] ?? []),
             'days' => null === $plan ? [] : self::days($garden, $plan['plantings'], $book),
             'dry_run' => null === $plan || [] === $garden->promises ? null : DryRun::of($planner, $book, $garden, [], $plan['plantings']),
             'where' => $entry->isBegun() ? $entry->raw('where') : ('' === $request->query->getString('bed') ? 'block:'.($garden->blocks[0] ?? '') : 'bed:'.$request->query->getString('bed')),
             'problem' => $problem,
         ], 'forward', '' !== $problem ? Response::HTTP_CONFLICT : ($entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    /**
+     * @param list<array{day: Day, why: string}> $skipped
+     *
+     * @return array<string, list<Day>>
+     */
+    private static function byReason(array $skipped): array
+    {
+        $days = [];
+        foreach ($skipped as ['day' => $day, 'why' => $why]) {
+            $days[$why][] = $day;
+        }
+
+        return $days;
     }
 
     /**

@@ -35,6 +35,8 @@ final class PlanController extends Page
             'bent' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => [] !== $p->remarks && !$p->clear->isBefore($garden->today))),
             'late' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->isLate($garden->today))),
             'ids' => $snapshot->plantingIds($visit->gardenId),
+            'scopes' => DrawUp::scopes($garden),
+            'proposed' => false !== $connection->fetchOne('SELECT 1 FROM proposal WHERE garden_id = ?', [$visit->gardenId]),
             'frozen' => $garden->today->plus(Planner::FROZEN_DAYS),
             'last' => $connection->fetchAssociative("SELECT * FROM plan_run WHERE garden_id = ? AND state IN ('done', 'failed') ORDER BY started_at DESC, id DESC LIMIT 1", [$visit->gardenId]) ?: null,
         ], 'plan');
@@ -44,7 +46,7 @@ final class PlanController extends Page
     #[Route('/g/{garden}/plan', name: 'draw_up', methods: ['POST'])]
     public function start(Request $request, Visit $visit, EntityManagerInterface $entities, Today $today, DrawUp $drawUp, Connection $connection): Response
     {
-        $run = new PlanRun($visit->gardenId, $today->now()->getTimestamp());
+        $run = new PlanRun($visit->gardenId, $today->now()->getTimestamp(), mb_substr($request->request->getString('what'), 0, 200));
         $entities->persist($run);
         $entities->flush();
         if ($request->headers->has('HX-Request')) {
@@ -52,7 +54,7 @@ final class PlanController extends Page
         }
         $this->draw($request, $visit, $run->id, $drawUp, $connection);
 
-        return $this->seeOther('plan', ['garden' => $visit->gardenId]);
+        return $this->seeOther('proposal', ['garden' => $visit->gardenId]);
     }
 
     #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_go', methods: ['POST'])]
@@ -69,7 +71,7 @@ final class PlanController extends Page
     {
         $response = $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $found = $this->run($connection, $visit, $run), 'begin' => false]);
         if (\in_array($found['state'], ['done', 'failed'], true)) {
-            $response->headers->set('HX-Redirect', $this->generateUrl('plan', ['garden' => $visit->gardenId]));
+            $response->headers->set('HX-Redirect', $this->generateUrl('done' === $found['state'] ? 'proposal' : 'plan', ['garden' => $visit->gardenId]));
         }
 
         return $response;
@@ -91,9 +93,11 @@ final class PlanController extends Page
             return;
         }
         $request->getSession()->save();
+        $scope = $connection->fetchOne('SELECT scope FROM plan_run WHERE id = ?', [$run]);
+        $what = \is_string($scope) ? $scope : '';
         $progress = new RunProgress($connection, $run);
         try {
-            $progress->finished(ucfirst($drawUp->draw($visit->gardenId, $visit->accountId, $progress)).'.');
+            $progress->finished($drawUp->propose($visit->gardenId, $visit->accountId, $what, $progress));
         } catch (\Throwable $failure) {
             $progress->failed('The plan could not be drawn up. Nothing was changed.');
             throw $failure;

@@ -33,6 +33,20 @@ final class WordsExtension
         return number_format($cents / 100, 2, '.', ' ');
     }
 
+    /** "+12.50", "−3.00" */
+    #[AsTwigFilter('signed_money')]
+    public function signedMoney(float|int $cents): string
+    {
+        return ($cents < 0 ? '−' : '+').$this->money(abs($cents));
+    }
+
+    /** "97.3 %" */
+    #[AsTwigFilter('percent_fine')]
+    public function percentFine(float $share): string
+    {
+        return Units::number(100 * $share, 1).' %';
+    }
+
     /** "75 %" */
     #[AsTwigFilter('percent')]
     public function percent(float $share): string

@@ -53,6 +53,6 @@ final readonly class CropNames
     {
         $words = preg_split('/[^\p{L}\d]+/u', mb_strtolower(mb_scrub($text)), -1, \PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return implode(' ', array_map(static fn (string $word): string => preg_replace(['/(?<=[^aeiou])ies$/', '/(oes|ches|shes|sses)$/', '/(?<=[^s])s$/'], ['y', '', ''], $word) ?? $word, $words));
+        return implode(' ', array_map(static fn (string $word): string => preg_replace(['/(?<=[^aeiou])ies$/', '/(?<=o|ch|sh|ss)es$/', '/(?<=[^s])s$/'], ['y', '', ''], $word) ?? $word, $words));
     }
 }

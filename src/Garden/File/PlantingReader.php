@@ -52,6 +52,20 @@ final readonly class PlantingReader
         return array_values($plantings);
     }
 
+    /**
+     * One planting written earlier by this application; null when it no longer fits the garden's beds or the books.
+     *
+     * @param array<mixed>       $values
+     * @param array<string, Bed> $beds
+     */
+    public function written(array $values, array $beds): ?Planting
+    {
+        $faults = new Faults();
+        $planting = $this->planting(new Node($values, 'planting', $faults), $beds);
+
+        return [] === $faults->all() ? $planting : null;
+    }
+
     /** @param array<string, Bed> $beds */
     private function planting(Node $node, array $beds): Planting
     {

@@ -39,6 +39,8 @@ class PlanRun
         public readonly string $gardenId,
         #[ORM\Column]
         public readonly int $startedAt,
+        #[ORM\Column(length: 200)]
+        public readonly string $scope = '',
     ) {
         $this->id = GardenRow::newId();
         $this->state = 'waiting';

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+/** What a proposal would do with a planting. */
+enum ChangeKind: string
+{
+    case Fresh = 'new';
+    case Moved = 'moved';
+    case Dropped = 'dropped';
+    case Kept = 'kept';
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Working;
+
+/** What a planting costs: setting up once, work and plants by the bed metre, and the rent of the bed. Cents. */
+final readonly class PlantingCost
+{
+    /** Hours at the start of any sowing, whatever its length: fetch, set up, label, note (common practice, no source). */
+    private const SET_UP_HOURS = 0.5;
+    /** Hours per 100 bed metres to put the crop into the ground (common practice, no source). */
+    private const HOURS_SOWN = 1.0;
+    private const HOURS_TRANSPLANTED = 4.0;
+    /** Cents per cell raised: compost, tray wear, bench (own model: a stated default). */
+    private const CENTS_PER_CELL = 3.0;
+
+    public function __construct(private Garden $garden, private RecipeBook $recipes)
+    {
+    }
+
+    /** Whatever the length. */
+    public function setUp(): float
+    {
+        return self::SET_UP_HOURS * $this->garden->settings->wage;
+    }
+
+    /** Work and plants of one bed metre. */
+    public function perMetre(Crop $crop, Method $method, string $recipe): float
+    {
+        $planting = Method::Transplanted === $method ? self::HOURS_TRANSPLANTED : self::HOURS_SOWN;
+        $hours = ($this->recipes->get($recipe)->hoursPer100Metres() + $planting) / 100;
+        $spots = $crop->stand->rows / $crop->stand->inRow->metres();
+        $cells = Method::Transplanted === $method ? $spots / (1 - $crop->stand->trayLoss) * self::CENTS_PER_CELL : 0.0;
+
+        return $hours * $this->garden->settings->wage + $cells;
+    }
+
+    public function of(Planting $planting, CropBook $book): Working
+    {
+        $metres = $planting->length()->metres();
+        $work = $this->perMetre($book->get($planting->item), $planting->method, $planting->recipe);
+        $days = $planting->clear->since($planting->bedStart) + 1;
+        $rent = $this->garden->settings->rentAt($planting->place);
+        $settings = Source::garden('settings');
+        $plan = Source::garden('plan');
+
+        return Working::of('Price of the planting', $this->setUp() + $metres * ($work + $days * $rent / 7), 'cents', 'setting up + length x (work and plants a metre + bed days x rent a week / 7)', 'setUp + metres * (work + days * rent / 7)', [
+            Input::of('setUp', 'setting up once', $this->setUp(), 'cents', $settings),
+            Input::of('metres', 'length', $metres, 'm', $plan),
+            Input::of('work', 'work and plants a metre', $work, 'cents', Source::practice()),
+            Input::of('days', 'bed days, preparation included', $days, 'days', $plan),
+            Input::of('rent', 'rent of a bed metre and week', $rent, 'cents', $settings),
+        ], Source::model('the planner weighs plantings by it'));
+    }
+}
