@@ -6,6 +6,7 @@ namespace App\Plan;
 
 use App\Account\Visit;
 use App\Garden\Snapshot;
+use App\Record\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
 use JollyFurrow\Crop\Crop;

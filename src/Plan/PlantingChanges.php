@@ -6,6 +6,7 @@ namespace App\Plan;
 
 use App\Garden\Snapshot;
 use App\Record\ChangeLog;
+use App\Record\Meanwhile;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

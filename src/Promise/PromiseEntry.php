@@ -7,19 +7,28 @@ namespace App\Promise;
 use App\Promise\Entity\OutletRecord;
 use App\Promise\Entity\ProductRecord;
 use App\Promise\Entity\PromiseRecord;
+use App\Record\Meanwhile;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Measure\InvalidMoney;
 use JollyFurrow\Measure\Money;
+use JollyFurrow\Measure\Units;
 use JollyFurrow\Time\Day;
 
-/** Reads the numbers typed into the grid and stores those that changed: all of them, or none when one is wrong. */
+/**
+ * Reads the numbers typed into the grid and stores those the person changed: all of them, or none when one is wrong or
+ * was changed by somebody else meanwhile.
+ */
 final class PromiseEntry
 {
     private const MOST = 100_000;
 
     /** @var array<string, string> "product/day" or "product/price" => message */
     private array $faults = [];
+    /** @var array<mixed> */
+    private array $was = [];
+    /** @var array<mixed> */
+    private array $wasPrices = [];
 
     public function __construct(private readonly EntityManagerInterface $entities)
     {
@@ -32,21 +41,31 @@ final class PromiseEntry
     }
 
     /**
-     * @param array<mixed> $typed  product key => day number => text
-     * @param array<mixed> $prices product key => text
+     * @param array<mixed> $typed     product key => day number => text
+     * @param array<mixed> $prices    product key => text
+     * @param array<mixed> $was       what the cells held when the page was made; what is still so was not touched
+     * @param array<mixed> $wasPrices
      *
      * @return array{quantities: array<string, array<int, float>>, prices: array<string, Money>}
      */
-    public function read(array $typed, array $prices): array
+    public function read(array $typed, array $prices, array $was = [], array $wasPrices = []): array
     {
+        $this->was = $was;
+        $this->wasPrices = $wasPrices;
         $quantities = [];
         foreach ($typed as $product => $days) {
             foreach (\is_array($days) ? $days : [] as $day => $text) {
-                $quantities[(string) $product][(int) $day] = $this->quantity((string) $product, (int) $day, \is_scalar($text) ? trim((string) $text) : '');
+                $text = \is_scalar($text) ? trim((string) $text) : '';
+                if (null === ($before = $this->before((string) $product, (int) $day)) || $before !== $text) {
+                    $quantities[(string) $product][(int) $day] = $this->quantity((string) $product, (int) $day, $text);
+                }
             }
         }
         $money = [];
         foreach ($prices as $product => $text) {
+            if (isset($wasPrices[$product]) && $wasPrices[$product] === $text) {
+                continue;
+            }
             try {
                 $money[(string) $product] = Money::parse(\is_scalar($text) ? (string) $text : '');
             } catch (InvalidMoney $bad) {
@@ -63,6 +82,8 @@ final class PromiseEntry
      * @param array{quantities: array<string, array<int, float>>, prices: array<string, Money>} $read
      *
      * @return int how many numbers changed
+     *
+     * @throws Meanwhile when somebody else changed some of them; which, is in the faults
      */
     public function keep(string $gardenId, string $outletKey, array $read): int
     {
@@ -75,6 +96,7 @@ final class PromiseEntry
         foreach ($this->entities->getRepository(PromiseRecord::class)->findBy(['gardenId' => $gardenId, 'outletId' => $outlet->id]) as $promise) {
             $there[$promise->productId][$promise->day->number] = $promise;
         }
+        $this->mustBeAsSeen($products, $there, $read);
         $changed = 0;
         foreach ($read['prices'] as $key => $price) {
             $changed += isset($products[$key]) && $products[$key]->price($price) ? 1 : 0;
@@ -86,6 +108,42 @@ final class PromiseEntry
         }
 
         return $changed;
+    }
+
+    /**
+     * @param array<string, ProductRecord>                                                      $products
+     * @param array<string, array<int, PromiseRecord>>                                          $there
+     * @param array{quantities: array<string, array<int, float>>, prices: array<string, Money>} $read
+     */
+    private function mustBeAsSeen(array $products, array $there, array $read): void
+    {
+        foreach ($read['quantities'] as $key => $days) {
+            foreach ($days as $day => $quantity) {
+                $before = $this->before($key, $day);
+                $now = isset($products[$key], $there[$products[$key]->id][$day]) ? $there[$products[$key]->id][$day]->quantity() : 0.0;
+                if (null !== $before && $now !== (float) $before && $now !== $quantity) {
+                    $this->faults[$key.'/'.$day] = \sprintf('Somebody else made this %s meanwhile.', Units::number($now, 2));
+                }
+            }
+        }
+        foreach ($read['prices'] as $key => $price) {
+            $now = isset($products[$key]) ? $products[$key]->priceNow() : $price;
+            if (\is_string($this->wasPrices[$key] ?? null) && $now->text() !== $this->wasPrices[$key] && $now->cents !== $price->cents) {
+                $this->faults[$key.'/price'] = \sprintf('Somebody else made this %s meanwhile.', $now->text());
+            }
+        }
+        if ([] !== $this->faults) {
+            throw Meanwhile::notPossible(\sprintf('%d number%s changed by somebody else while you typed. They are marked; nothing of yours is kept yet. Keep again to put yours in their place, or type theirs.', \count($this->faults), 1 === \count($this->faults) ? ' was' : 's were'));
+        }
+    }
+
+    /** What the cell held when the page was made; null when the page did not say. */
+    private function before(string $product, int $day): ?string
+    {
+        $days = $this->was[$product] ?? null;
+        $text = \is_array($days) ? $days[$day] ?? null : null;
+
+        return \is_string($text) ? $text : null;
     }
 
     private function keepOne(string $gardenId, string $outletId, string $productId, Day $day, float $quantity, ?PromiseRecord $there): int

@@ -7,7 +7,6 @@ namespace App\Record;
 use App\Account\Role;
 use App\Account\Visit;
 use App\Garden\Snapshot;
-use App\Plan\Meanwhile;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingMark;
 use App\Plan\Replacement;

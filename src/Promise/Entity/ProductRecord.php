@@ -40,6 +40,11 @@ class ProductRecord extends GardenRow
         return $this->key;
     }
 
+    public function priceNow(): Money
+    {
+        return Money::fromCents($this->priceCents);
+    }
+
     /** @return bool whether it is another price than before */
     public function price(Money $price): bool
     {

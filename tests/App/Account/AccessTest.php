@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Account;
 
 use App\Account\Role;
+use App\Garden\Snapshot;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\Routing\Route;
@@ -37,7 +38,7 @@ final class AccessTest extends AppCase
         $before = $this->everything();
         foreach ($this->gardenRoutes() as [$method, $path]) {
             $this->browser->request($method, $path, ['_token' => $token]);
-            self::assertContains($this->browser->getResponse()->getStatusCode(), 'GET' === $method ? [200, 404] : [403], $method.' '.$path);
+            self::assertContains($this->browser->getResponse()->getStatusCode(), 'GET' === $method ? [200, 303, 404] : [403], $method.' '.$path);
         }
         self::assertSame($before, $this->everything());
     }
@@ -81,11 +82,12 @@ final class AccessTest extends AppCase
     private function gardenRoutes(): array
     {
         $routes = [];
+        $planting = (string) array_values($this->service(Snapshot::class)->plantingIds($this->garden))[0];
         foreach ($this->service(RouterInterface::class)->getRouteCollection() as $route) {
             \assert($route instanceof Route);
             if (str_contains($route->getPath(), '{garden}')) {
                 foreach ($route->getMethods() as $method) {
-                    $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1', '{crop}' => 'radish', '{planting}' => 'none', '{run}' => 'none'])];
+                    $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1', '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none', '{member}' => $this->grower->id, '{invitation}' => 'none'])];
                 }
             }
         }

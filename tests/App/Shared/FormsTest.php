@@ -96,7 +96,7 @@ final class FormsTest extends AppCase
     {
         $this->post('/gardens', ['name' => 'South', 'latitude' => '-41.5']);
         $id = $this->service(\Doctrine\DBAL\Connection::class)->fetchOne("SELECT id FROM garden WHERE name = 'South'");
-        self::assertResponseRedirects('/g/'.(\is_string($id) ? $id : '').'/beds');
+        self::assertResponseRedirects('/g/'.(\is_string($id) ? $id : '').'/standing');
         self::assertIsString($id);
         $place = $this->service(\App\Garden\Snapshot::class)->of($id)->place;
 
