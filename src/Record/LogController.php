@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Account\Role;
 use App\Account\Visit;
 use App\Record\Entity\Change;
 use App\Shared\Page;
@@ -11,6 +12,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 
 final class LogController extends Page
@@ -20,26 +22,35 @@ final class LogController extends Page
     #[Route('/g/{garden}/log', name: 'log', methods: ['GET'])]
     public function log(Request $request, Visit $visit, Connection $connection): Response
     {
-        return $this->show($request, $visit, $connection, null, Response::HTTP_OK);
+        return $this->show($request, $visit, $connection, Response::HTTP_OK);
     }
 
-    #[Route('/g/{garden}/log/{number}/take-back', name: 'take_back', methods: ['POST'], requirements: ['number' => '\d{1,9}'])]
+    /** Hands take back what they entered themselves; growers whatever there is. */
+    #[Route('/g/{garden}/log/{number}/take-back', name: 'take_back', methods: ['POST'], requirements: ['number' => '\d{1,9}'], defaults: ['_least' => Role::Hand->value])]
     public function takeBack(Request $request, Visit $visit, int $number, EntityManagerInterface $entities, TakeBack $takeBack, Connection $connection): Response
     {
         $change = $entities->getRepository(Change::class)->findOneBy(['gardenId' => $visit->gardenId, 'number' => $number]) ?? throw $this->createNotFoundException('There is no such change.');
-        try {
-            $takeBack->takeBack($change, $visit->accountId);
-        } catch (MovedOn $moved) {
-            return $this->show($request, $visit, $connection, $moved->getMessage(), Response::HTTP_CONFLICT);
+        $with = '1' === $request->request->getString('with');
+        if (!$visit->mayPlan() && ($with || $change->accountId !== $visit->accountId)) {
+            throw new AccessDeniedHttpException('You may take back what you entered yourself. For the rest, ask a grower of this garden.');
         }
+        try {
+            $count = $with ? $takeBack->takeBackWith($change, $visit->accountId) : 1;
+            $with ?: $takeBack->takeBack($change, $visit->accountId);
+        } catch (MovedOn $moved) {
+            return $this->show($request, $visit, $connection, Response::HTTP_CONFLICT, $moved->getMessage(), $change, $takeBack->inTheWay($change));
+        }
+        $this->addFlash('done', 1 === $count ? \sprintf('Taken back: %s', $change->words) : \sprintf('%d changes are taken back, the earliest: %s', $count, $change->words));
 
         return $this->seeOther('log', ['garden' => $visit->gardenId]);
     }
 
-    private function show(Request $request, Visit $visit, Connection $connection, ?string $problem, int $status): Response
+    /** @param list<Change> $inTheWay */
+    private function show(Request $request, Visit $visit, Connection $connection, int $status, ?string $problem = null, ?Change $asked = null, array $inTheWay = []): Response
     {
-        $changes = $connection->fetchAllAssociative("SELECT c.number, c.at, c.words, c.takes_back, c.taken_back_by, a.name AS who, c.images <> '[]' AS can FROM log_entry c LEFT JOIN account a ON a.id = c.account_id WHERE c.garden_id = ? ORDER BY c.number DESC LIMIT ".self::SHOWN, [$visit->gardenId]);
+        $before = max(0, $request->query->getInt('before')) ?: \PHP_INT_MAX;
+        $changes = $connection->fetchAllAssociative("SELECT c.number, c.at, c.words, c.account_id, c.takes_back, c.taken_back_by, a.name AS who, c.images <> '[]' AS can FROM log_entry c LEFT JOIN account a ON a.id = c.account_id WHERE c.garden_id = ? AND c.number < ? ORDER BY c.number DESC LIMIT ".self::SHOWN, [$visit->gardenId, $before]);
 
-        return $this->page($request, 'record/log.html.twig', ['visit' => $visit, 'changes' => $changes, 'problem' => $problem], 'log', $status);
+        return $this->page($request, 'record/log.html.twig', ['visit' => $visit, 'changes' => $changes, 'problem' => $problem, 'asked' => $asked, 'in_the_way' => $inTheWay, 'shown' => self::SHOWN], 'log', $status);
     }
 }

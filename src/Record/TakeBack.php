@@ -8,6 +8,7 @@ use App\Record\Entity\Change;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\EntityRepository;
 
 /** Takes a change back: puts the rows' earlier images in place, if nothing has moved on since. */
 final readonly class TakeBack
@@ -19,10 +20,11 @@ final readonly class TakeBack
     /** @throws MovedOn when a later change has touched the same rows */
     public function takeBack(Change $change, string $accountId): void
     {
-        if ($change->isTakenBack()) {
-            throw MovedOn::alreadyTakenBack($change->number);
-        }
         $this->entities->wrapInTransaction(function () use ($change, $accountId): void {
+            $this->entities->refresh($change);
+            if ($change->isTakenBack()) {
+                throw MovedOn::alreadyTakenBack($change->number);
+            }
             $now = array_map($this->images->of(...), $change->images);
             $moved = array_filter($change->images, static fn (array $image, int $i): bool => !RowImages::same($now[$i], $image['after']), \ARRAY_FILTER_USE_BOTH);
             if ([] !== $moved) {
@@ -39,7 +41,67 @@ final readonly class TakeBack
             $number = $this->log->nextNumber($change->gardenId);
             $this->entities->persist(new Change($change->gardenId, $number, $accountId, $this->today->now()->getTimestamp(), 'Taken back: '.mb_substr($change->words, 0, 380), $swapped, $change->number));
             $change->takenBackBy($number);
+            if (null !== $change->takesBack) {
+                $this->changes()->findOneBy(['gardenId' => $change->gardenId, 'number' => $change->takesBack])?->takenBackBy(null);
+            }
         });
         $this->entities->clear();
+    }
+
+    /**
+     * The change and the later ones in its way, all or none, the latest first.
+     *
+     * @throws MovedOn
+     */
+    public function takeBackWith(Change $change, string $accountId): int
+    {
+        return $this->entities->wrapInTransaction(function () use ($change, $accountId): int {
+            $numbers = [...array_map(static fn (Change $c): int => $c->number, array_reverse($this->inTheWay($change))), $change->number];
+            foreach ($numbers as $number) {
+                $this->takeBack($this->changes()->findOneBy(['gardenId' => $change->gardenId, 'number' => $number]) ?? throw MovedOn::alreadyTakenBack($number), $accountId);
+            }
+
+            return \count($numbers);
+        });
+    }
+
+    /**
+     * Later changes that still hold and touched the same rows, or stand on rows it added; and those in the way of these.
+     *
+     * @return list<Change> the earliest first
+     */
+    public function inTheWay(Change $change): array
+    {
+        $later = $this->changes()->createQueryBuilder('c')->where('c.gardenId = :garden AND c.number > :number AND c.takenBackBy IS NULL AND c.takesBack IS NULL')
+            ->setParameter('garden', $change->gardenId)->setParameter('number', $change->number)->orderBy('c.number')->getQuery()->getResult();
+        $touched = [$change];
+        $found = [];
+        foreach (\is_array($later) ? $later : [] as $other) {
+            if ($other instanceof Change && [] !== array_filter($touched, static fn (Change $c): bool => self::standsOn($other, $c))) {
+                $touched[] = $found[] = $other;
+            }
+        }
+
+        return $found;
+    }
+
+    private static function standsOn(Change $later, Change $earlier): bool
+    {
+        $rows = array_fill_keys(array_map(static fn (array $image): string => $image['table'].'/'.$image['id'], $later->images), true);
+        $text = null;
+        foreach ($earlier->images as $image) {
+            $text ??= null === $image['before'] ? json_encode($later->images, \JSON_THROW_ON_ERROR) : null;
+            if (isset($rows[$image['table'].'/'.$image['id']]) || (null === $image['before'] && null !== $text && str_contains($text, $image['id']))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return EntityRepository<Change> */
+    private function changes(): EntityRepository
+    {
+        return $this->entities->getRepository(Change::class);
     }
 }

@@ -39,7 +39,8 @@ class Change
         $this->id = GardenRow::newId();
     }
 
-    public function takenBackBy(int $number): void
+    /** Null: holds again. */
+    public function takenBackBy(?int $number): void
     {
         $this->takenBackBy = $number;
     }
