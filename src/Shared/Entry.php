@@ -38,6 +38,14 @@ final class Entry
         return \is_scalar($value) ? trim((string) $value) : $else;
     }
 
+    /** As typed, spaces and all: for passwords. */
+    public function exact(string $field): string
+    {
+        $value = $this->typed[$field] ?? null;
+
+        return \is_string($value) ? $value : '';
+    }
+
     public function isBegun(): bool
     {
         return [] !== $this->typed;

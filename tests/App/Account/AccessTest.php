@@ -46,11 +46,16 @@ final class AccessTest extends AppCase
     public function testWithoutThePagesTokenNothingIsChanged(): void
     {
         $before = $this->everything();
-        foreach ([...$this->gardenRoutes(), ['POST', '/gardens'], ['POST', '/gardens/file']] as [$method, $path]) {
-            if ('GET' !== $method) {
+        $walked = [];
+        foreach ([...$this->gardenRoutes(), ...$this->otherRoutes()] as [$method, $path]) {
+            if ('GET' !== $method && '/sign-in' !== $path) {
                 $this->browser->request($method, $path, ['_token' => 'guessed']);
                 self::assertResponseStatusCodeSame(403, $path);
+                $walked[] = $path;
             }
+        }
+        foreach (['/gardens', '/account', '/join/guessed', $this->path('/standing')] as $path) {
+            self::assertContains($path, $walked);
         }
         self::assertSame($before, $this->everything());
         self::assertSame(1, $this->service(Connection::class)->fetchOne('SELECT COUNT(*) FROM garden'));
@@ -76,6 +81,19 @@ final class AccessTest extends AppCase
 
         self::assertStringContainsString('do not belong together', $this->text());
         self::assertSelectorExists('input[name=email][value="grower@example.test"]');
+    }
+
+    /** @return list<array{string, string}> method and path of every route that is not of a garden */
+    private function otherRoutes(): array
+    {
+        $routes = [];
+        foreach ($this->service(RouterInterface::class)->getRouteCollection() as $route) {
+            foreach (str_contains($route->getPath(), '{garden}') ? [] : $route->getMethods() as $method) {
+                $routes[] = [$method, strtr($route->getPath(), ['{secret}' => 'guessed'])];
+            }
+        }
+
+        return $routes;
     }
 
     /** @return list<array{string, string}> method and path of every route of a garden */

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Account;
+
+use App\Account\Role;
+use App\Tests\Support\AppCase;
+use Doctrine\DBAL\Connection;
+
+final class MembersTest extends AppCase
+{
+    public function testAnInvitationIsALinkThatWorksOnceAndMakesAMember(): void
+    {
+        $link = $this->invited('hand');
+        $this->signOut();
+        $page = $this->browser->request('GET', $link);
+        self::assertStringContainsString('Join Little Rill', $this->text());
+        $form = $page->selectButton('Open it and join')->form();
+        $this->browser->submit($form, ['name' => 'Tansy', 'email' => 'none', 'password' => 'short', 'again' => 'other']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('no e-mail address', $this->text());
+        self::assertSelectorExists('input[name=name][value=Tansy]');
+        $this->browser->submit($form, ['name' => 'Tansy', 'email' => 'tansy@example.test', 'password' => 'under the old pear', 'again' => 'under the old pear']);
+        self::assertResponseRedirects($this->path('/wall'));
+
+        self::assertSame(['grower@example.test' => 'owner', 'tansy@example.test' => 'hand'], $this->members());
+        $this->browser->request('GET', $link);
+        self::assertResponseStatusCodeSame(404);
+        $this->browser->request('GET', $this->path('/log'));
+        self::assertStringContainsString('Tansy joined as hand', $this->text());
+    }
+
+    public function testWhoIsSignedInJoinsWithThatAccountAndKeepsTheHigherRole(): void
+    {
+        $link = $this->invited('reader');
+        $this->post($link, []);
+
+        self::assertSame(['grower@example.test' => 'owner'], $this->members());
+        $this->browser->loginUser($this->account('rowan@example.test'));
+        $second = $this->invitedBy();
+        $this->post($second, []);
+        self::assertSame(['grower@example.test' => 'owner', 'rowan@example.test' => 'grower'], $this->members());
+    }
+
+    public function testWithdrawnAndGuessedLinksOpenNothing(): void
+    {
+        $link = $this->invited('grower');
+        $id = $this->service(Connection::class)->fetchOne('SELECT id FROM invitation');
+        $this->post($this->path('/members/invitation/'.(\is_string($id) ? $id : '').'/withdraw'), []);
+        foreach ([$link, '/join/guessed', '/reset/guessed'] as $path) {
+            $this->browser->request('GET', $path);
+            self::assertResponseStatusCodeSame(404, $path);
+        }
+    }
+
+    public function testAGardenKeepsAnOwner(): void
+    {
+        foreach (['/role', '/remove'] as $what) {
+            $this->post($this->path('/members/'.$this->grower->id.$what), ['role' => 'reader']);
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString('keeps at least one owner', $this->text());
+        }
+        $second = $this->account('second@example.test');
+        $this->join($second, Role::Hand);
+        $this->post($this->path('/members/'.$second->id.'/role'), ['role' => 'owner']);
+        $this->post($this->path('/members/'.$this->grower->id.'/remove'), []);
+        self::assertResponseRedirects('/gardens');
+        self::assertSame(['second@example.test' => 'owner'], $this->members());
+    }
+
+    public function testOnlyOwnersChangeMembers(): void
+    {
+        $grower = $this->account('second@example.test');
+        $this->join($grower, Role::Grower);
+        $this->browser->loginUser($grower);
+        $token = $this->token();
+        $before = $this->everything();
+        foreach (['/members', '/members/'.$grower->id.'/role', '/members/'.$this->grower->id.'/remove', '/members/'.$this->grower->id.'/reset'] as $path) {
+            $this->browser->request('POST', $this->path($path), ['_token' => $token, 'role' => 'owner', 'note' => 'me']);
+            self::assertResponseStatusCodeSame(403, $path);
+        }
+        self::assertSame($before, $this->everything());
+    }
+
+    public function testALinkToANewPasswordWorksOnceAndSignsTheOldOneOut(): void
+    {
+        $member = $this->account('second@example.test');
+        $this->join($member, Role::Hand);
+        $this->post($this->path('/members/'.$member->id.'/reset'), []);
+        $link = $this->link();
+        $this->signOut();
+        $page = $this->browser->request('GET', $link);
+        $form = $page->selectButton('Keep the new password')->form();
+        $this->browser->submit($form, ['password' => 'too short', 'again' => 'too short']);
+        self::assertResponseStatusCodeSame(422);
+        $this->browser->submit($form, ['password' => 'rain on the tin roof', 'again' => 'rain on the tin roof']);
+        self::assertResponseRedirects('/sign-in');
+        $this->browser->request('GET', $link);
+        self::assertResponseStatusCodeSame(404);
+
+        self::assertFalse($this->signsIn('second@example.test', 'a-long-password'));
+        self::assertTrue($this->signsIn('second@example.test', 'rain on the tin roof'));
+    }
+
+    public function testNoLinkForWhoBelongsToAGardenOfOthers(): void
+    {
+        $member = $this->account('second@example.test');
+        $this->join($member, Role::Hand);
+        $own = $this->garden;
+        $this->garden = $this->keep(\App\Tests\Support\SmallGarden::json());
+        $this->service(Connection::class)->delete('member', ['garden_id' => $this->garden]);
+        $this->join($member, Role::Owner);
+        $this->garden = $own;
+        $this->post($this->path('/members/'.$member->id.'/reset'), []);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('a garden you do not own', $this->text());
+        self::assertSame(0, $this->service(Connection::class)->fetchOne('SELECT COUNT(*) FROM password_link'));
+    }
+
+    public function testThePasswordIsChangedByTheOldOne(): void
+    {
+        $this->post('/account', ['old' => 'wrong', 'password' => 'frost on the kale', 'again' => 'frost on the beans']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('not your password', $this->text());
+        self::assertStringContainsString('not the same', $this->text());
+        $this->post('/account', ['old' => 'a-long-password', 'password' => ' frost on the kale ', 'again' => ' frost on the kale ']);
+        self::assertResponseRedirects('/account');
+        $this->browser->followRedirect();
+        self::assertResponseIsSuccessful('this device stays signed in');
+
+        self::assertFalse($this->signsIn('grower@example.test', 'a-long-password'));
+        self::assertTrue($this->signsIn('grower@example.test', ' frost on the kale '));
+    }
+
+    public function testGuessingIsSlowedDownAndOthersAreLetIn(): void
+    {
+        $this->account('other@example.test');
+        for ($try = 0; $try < 5; ++$try) {
+            self::assertFalse($this->signsIn('grower@example.test', 'guess '.$try));
+        }
+        self::assertFalse($this->signsIn('grower@example.test', 'a-long-password'), 'even the right one has to wait');
+        $this->browser->request('GET', '/sign-in');
+        self::assertTrue($this->signsIn('other@example.test', 'a-long-password'));
+        $this->service(Connection::class)->executeStatement('UPDATE failed_sign_in SET at = at - 901');
+        self::assertTrue($this->signsIn('grower@example.test', 'a-long-password'));
+    }
+
+    private function invited(string $role): string
+    {
+        $this->post($this->path('/members'), ['role' => $role, 'note' => 'Tansy']);
+
+        return $this->link();
+    }
+
+    /** An invitation as grower made by the owner, while somebody else is signed in here. */
+    private function invitedBy(): string
+    {
+        $members = $this->service(\App\Account\Members::class);
+
+        return '/join/'.$members->invite(new \App\Account\Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner), Role::Grower, 'Rowan');
+    }
+
+    private function link(): string
+    {
+        self::assertResponseRedirects($this->path('/members'));
+        $page = $this->browser->followRedirect();
+
+        return (string) parse_url((string) $page->filter('input[aria-label=Link]')->attr('value'), \PHP_URL_PATH);
+    }
+
+    /** @return array<mixed> e-mail address => role */
+    private function members(): array
+    {
+        return $this->service(Connection::class)->fetchAllKeyValue('SELECT a.email, m.role FROM member m JOIN account a ON a.id = m.account_id WHERE m.garden_id = ? ORDER BY a.email', [$this->garden]);
+    }
+
+    private function signOut(): void
+    {
+        $this->browser->getCookieJar()->clear();
+    }
+
+    private function signsIn(string $email, string $password): bool
+    {
+        $this->signOut();
+        $page = $this->browser->request('GET', '/sign-in');
+        $this->browser->submit($page->selectButton('Sign in')->form(['email' => $email, 'password' => $password]));
+        $this->browser->request('GET', '/gardens');
+
+        return 200 === $this->browser->getResponse()->getStatusCode();
+    }
+}
