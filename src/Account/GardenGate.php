@@ -8,8 +8,10 @@ use App\Account\Entity\Account;
 use Doctrine\DBAL\Connection;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ControllerEvent;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\Security\Csrf\CsrfToken;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
@@ -43,6 +45,9 @@ final readonly class GardenGate
         }
         if ($request->isMethodSafe()) {
             return;
+        }
+        if ((int) $request->headers->get('Content-Length', '0') > 0 && 0 === $request->request->count() + $request->files->count() && str_starts_with($request->headers->get('Content-Type', ''), 'multipart/')) {
+            throw new HttpException(Response::HTTP_REQUEST_ENTITY_TOO_LARGE, 'That is more than can be sent at once (32 MB). A garden file or a list is far smaller; is it the right one?');
         }
         $token = (string) ($request->headers->get('X-Token') ?? $request->request->getString('_token'));
         if (!$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, $token))) {
