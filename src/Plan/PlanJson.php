@@ -9,16 +9,18 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Explained;
 use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\PlanCost;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Unplaced;
+use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Time\Day;
 
 /** A plan as open data. */
 final readonly class PlanJson
 {
-    public function __construct(private CropBook $book, private Planner $planner)
+    public function __construct(private CropBook $book, private RecipeBook $recipes, private Planner $planner)
     {
     }
 
@@ -38,9 +40,25 @@ final readonly class PlanJson
             'plantings' => array_map(GardenWriter::planting(...), $plan->new),
             'short' => array_map($this->shortage(...), $explained),
             'without_bed' => array_map(self::unplaced(...), $plan->unplaced),
-            'supply' => array_map(static fn (string $item, array $needs, array $served): array => ['item' => $item, 'days' => array_map(static fn (Need $n, int $units): array => ['day' => Day::of($n->day)->iso(), 'promised' => $n->units, 'served' => $units], $needs, $served)], array_keys($plan->needs), $plan->needs, $plan->served),
-            'cost_cents' => array_map(static fn (float $cents): float => round($cents, 2), $plan->cost),
+            'supply' => array_map(static fn (string $item): array => self::supply($plan, $item), array_keys($plan->needs)),
+            'costs' => $this->costs($garden, $plan),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function supply(Plan $plan, string $item): array
+    {
+        $rows = array_map(static fn (Need $need, int $served, array $from): array => ['day' => Day::of($need->day)->iso(), 'reach_days' => $need->reach, 'promised' => $need->units, 'served' => $served, 'from' => (object) $from], $plan->needs[$item], $plan->served[$item], $plan->from[$item]);
+
+        return ['item' => $item, 'days' => $rows];
+    }
+
+    /** @return list<array{item: string, plantings_cents: float, keeping_cents: float, shortage_cents: float}> */
+    private function costs(Garden $garden, Plan $plan): array
+    {
+        $costs = (new PlanCost($this->book, $this->recipes))->of($garden, $plan);
+
+        return array_map(static fn (string $item, array $cost): array => ['item' => $item, 'plantings_cents' => round($cost['plantings'], 2), 'keeping_cents' => round($cost['keeping'], 2), 'shortage_cents' => round($cost['shortage'], 2)], array_keys($costs), $costs);
     }
 
     /** @return array<string, mixed> */

@@ -30,4 +30,14 @@ final class DependencyTest
             ->excluding(Selector::inNamespace('JollyFurrow\Plan\Kernel'))
             ->because('hot loops take plain numbers');
     }
+
+    public function testCheckerSharesNoCodeWithThePlanner(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('JollyFurrow\Check'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('JollyFurrow'))
+            ->excluding(Selector::inNamespace('JollyFurrow\Check'), Selector::inNamespace('JollyFurrow\Crop'), Selector::inNamespace('JollyFurrow\Preparation'), Selector::inNamespace('JollyFurrow\Time'), Selector::inNamespace('JollyFurrow\Measure'))
+            ->because('an error of the planner must not be repeated by what checks it');
+    }
 }

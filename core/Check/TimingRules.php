@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Check;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
+
+/** Whether a newly drawn planting can be grown so: crop, method, recipe and every date by the crop book. */
+final readonly class TimingRules
+{
+    /** An unheated tunnel keeps tender crops so many days beyond the first frost (the planner's stated default). */
+    private const TUNNEL_FROST_DAYS = 28;
+    private const PICKED_UNITS_TOLERANCE = 0.0001;
+
+    private int $today;
+
+    public function __construct(private Sheet $garden, private CropBook $book, private RecipeBook $recipes)
+    {
+        $this->today = $garden->day('today') ?? 0;
+    }
+
+    /** @return list<Fault> */
+    public function faults(Sheet $planting): array
+    {
+        $key = $planting->text('key');
+        $days = array_map($planting->day(...), ['sow' => 'sow', 'ground' => 'ground', 'bed_start' => 'bed_start', 'ready' => 'ready', 'clear' => 'clear']);
+        $broken = match (true) {
+            !$this->book->has($planting->text('item')) => [[FaultKind::NoSuchCrop, \sprintf('"%s" is not in the crop book.', $planting->text('item'))]],
+            !$this->recipes->has($planting->text('recipe')) => [[FaultKind::NoSuchRecipe, \sprintf('"%s" is no preparation recipe.', $planting->text('recipe'))]],
+            \in_array(null, $days, true) => [[FaultKind::NoSuchDay, 'One of its dates is not in the calendar.']],
+            default => $this->broken($planting, $this->book->get($planting->text('item')), array_map(intval(...), $days)),
+        };
+
+        return array_map(static fn (array $one): Fault => new Fault($one[0], $key, $one[1]), $broken);
+    }
+
+    /**
+     * @param array{sow: int, ground: int, bed_start: int, ready: int, clear: int} $days
+     *
+     * @return list<array{FaultKind, string}>
+     */
+    private function broken(Sheet $planting, Crop $crop, array $days): array
+    {
+        $sown = 'sown' === $planting->text('method');
+        $catalogue = $sown ? $crop->timing->daysSown : $crop->timing->daysTransplanted;
+        if (null === $catalogue || Pattern::Perennial === $crop->pattern || !\in_array($planting->text('method'), ['sown', 'transplanted'], true)) {
+            return [[FaultKind::WrongMethod, 'The crop is not grown like that.']];
+        }
+        $stock = Pattern::Once === $crop->pattern || Pattern::DigAsNeeded === $crop->pattern;
+        $nursery = $sown ? 0 : $crop->timing->nurseryDays;
+        $lead = $this->recipes->get($planting->text('recipe'))->leadDays();
+        $ready = $days['ground'] + $catalogue + ($stock ? intdiv($crop->timing->spread, 2) : 0);
+        $last = $days['ready'] + ($stock ? $crop->timing->hold : $this->lastPicking($crop));
+        $window = $crop->sowing[$planting->text('place')] ?? null;
+        $rules = [
+            [FaultKind::DatesOutOfOrder, $days['sow'] <= $days['ground'] && $days['bed_start'] <= $days['ground'] && $days['ground'] <= $days['ready'] && $days['ready'] <= $days['clear'], 'Sowing and bed come before the ground, then ready, then cleared.'],
+            [FaultKind::InThePast, min($days['sow'], $days['bed_start']) >= $this->today, 'Its work would begin before the day of the plan.'],
+            [FaultKind::NoSowingDay, \in_array(Day::of($days['sow'])->weekday()->name, $this->garden->part('settings')->texts('sowing_days'), true), 'The garden does not sow on that day of the week.'],
+            [FaultKind::OutOfSeason, null !== $window && $window->contains(Day::of($days['ground'])), 'The crop does not go into the ground there at that time of the year.'],
+            [FaultKind::WrongNursery, $days['ground'] - $days['sow'] === $nursery, \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
+            [FaultKind::WrongRecipe, $planting->text('recipe') === $this->recipe($crop), \sprintf('The bed is to be made by "%s".', $this->recipe($crop))],
+            [FaultKind::BedNotReady, $days['ground'] - $days['bed_start'] === $lead, \sprintf('The recipe takes %d days, the bed is taken %d days before.', $lead, $days['ground'] - $days['bed_start'])],
+            [FaultKind::WrongReady, $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
+            [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
+            [FaultKind::Frosted, $days['clear'] <= $this->frostEnd($crop, $planting->text('place'), $days['ground']), 'Frost usually ends it before.'],
+            [FaultKind::WrongYield, abs($planting->number('per_metre') - $crop->produce->perMetre) < self::PICKED_UNITS_TOLERANCE, \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],
+        ];
+
+        return array_values(array_map(static fn (array $rule): array => [$rule[0], $rule[2]], array_filter($rules, static fn (array $rule): bool => !$rule[1])));
+    }
+
+    private function recipe(Crop $crop): string
+    {
+        return '' !== $crop->recipe && $this->recipes->has($crop->recipe) ? $crop->recipe : $this->garden->part('settings')->text('recipe');
+    }
+
+    private function lastPicking(Crop $crop): int
+    {
+        return Pattern::Cuts === $crop->pattern ? max(0, $crop->rhythm->cuts - 1) * $crop->rhythm->every : intdiv(max(0, $crop->rhythm->lasts - 1), max(1, $crop->rhythm->every)) * $crop->rhythm->every;
+    }
+
+    private function frostEnd(Crop $crop, string $place, int $ground): int
+    {
+        if (!$crop->tender || 'heated' === $place) {
+            return \PHP_INT_MAX;
+        }
+        $frost = MonthDay::parse($this->garden->part('place')->text('first_frost'));
+        $year = Day::of($ground)->year();
+        $day = $frost->in($year)->number < $ground ? $frost->in($year + 1)->number : $frost->in($year)->number;
+
+        return $day - 1 + ('tunnel' === $place ? self::TUNNEL_FROST_DAYS : 0);
+    }
+}
