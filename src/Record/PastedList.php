@@ -117,9 +117,8 @@ final class PastedList
                 }
             }
         }
-        $read = (new StandingReader($this->book, $this->recipes))->read(array_values($byColumn), $garden, $this->dayFirst);
-        $at = array_combine(array_keys($byColumn), $read);
-        $this->rows = array_map(static fn (int $i): ?StandingRow => $at[$i] ?? null, array_keys($this->cells));
+        $read = (new StandingReader($this->book, $this->recipes))->read($byColumn, $garden, $this->dayFirst);
+        $this->rows = array_map(static fn (int $i): ?StandingRow => $read[$i] ?? null, array_keys($this->cells));
     }
 
     public function isGood(): bool

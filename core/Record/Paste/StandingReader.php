@@ -38,10 +38,10 @@ final class StandingReader
     }
 
     /**
-     * @param list<array<string, string>> $rows     cells by column
-     * @param bool                        $dayFirst how 3/4 is read
+     * @param array<int, array<string, string>> $rows     cells by column; numbered from nought
+     * @param bool                              $dayFirst how 3/4 is read
      *
-     * @return list<StandingRow>
+     * @return array<int, StandingRow> under the same numbers
      */
     public function read(array $rows, Garden $garden, bool $dayFirst): array
     {
@@ -57,7 +57,7 @@ final class StandingReader
             if (null !== $row->planting) {
                 $garden = $garden->with([...$garden->plantings, $row->planting]);
             }
-            $read[] = $row;
+            $read[$i] = $row;
         }
 
         return $read;

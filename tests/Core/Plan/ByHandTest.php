@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Plan;
+
+use JollyFurrow\Plan\ByHand;
+use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\TestCase;
+
+final class ByHandTest extends TestCase
+{
+    private ByHand $hand;
+
+    protected function setUp(): void
+    {
+        $this->hand = new ByHand(Book::crops(), Book::recipes());
+    }
+
+    public function testAnotherSowingDayMovesEverythingAfterIt(): void
+    {
+        $moved = $this->hand->sowOn(LittleGarden::on('2026-04-01'), LittleGarden::lettuce('2026-04-10'), Day::parse('2026-04-17'));
+
+        self::assertSame(['2026-04-17', '2026-05-15', '2026-05-10', '2026-06-28', '2026-07-05'], self::days($moved));
+    }
+
+    public function testPlantingOutLaterLeavesTheSowingDay(): void
+    {
+        $moved = $this->hand->intoGroundOn(LittleGarden::on('2026-04-20'), LittleGarden::lettuce('2026-04-10', standing: Standing::InNursery), Day::parse('2026-05-12'));
+
+        self::assertSame(['2026-04-10', '2026-05-12', '2026-05-07', '2026-06-25', '2026-07-02'], self::days($moved));
+        $this->expectException(CannotBeDone::class);
+        $this->hand->intoGroundOn(LittleGarden::on('2026-04-20'), $moved, Day::parse('2026-04-01'));
+    }
+
+    public function testABedIsNotClearedBeforeTheHarvest(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10');
+
+        self::assertSame('2026-05-12', $this->hand->until($radish, Day::parse('2026-05-12'))->clear->iso());
+        $this->expectExceptionMessage('ready on 2026-05-10 at the earliest');
+        $this->hand->until($radish, Day::parse('2026-05-09'));
+    }
+
+    public function testAnotherBedTakesItInOnePieceWhereThereIsRoom(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10', to: 15_000);
+        $garden = LittleGarden::on('2026-04-01', [$radish, LittleGarden::radish('2026-04-12', 'A2', 0, 12_000), LittleGarden::radish('2026-04-12', 'A3', 2_000, 4_000)]);
+
+        self::assertEquals([4_000, 19_000], [$this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->from, $this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->to]);
+        self::assertSame('tunnel', $this->hand->onto($garden, $radish, 'T1', null)->place->value);
+        $this->expectExceptionMessage('no 15 m in one piece free all that time; at most 8 m are');
+        $this->hand->onto($garden, $radish, 'A2', null);
+    }
+
+    public function testLongerAndShorterAtTheTail(): void
+    {
+        [$first, $second] = $this->hand->split(LittleGarden::on('2026-04-01'), LittleGarden::radish('2026-04-10', to: 10_000), 4_000);
+        $two = $first->but(pieces: [...$first->pieces, ...LittleGarden::radish('2026-04-10', 'A3', 0, 3_000)->pieces]);
+
+        self::assertSame(9_000, $this->hand->asLongAs($two, 9_000)->length()->millimetres);
+        self::assertSame(['A1', 2_500], [$this->hand->asLongAs($two, 2_500)->pieces[0]->bed, $this->hand->asLongAs($two, 2_500)->length()->millimetres]);
+        self::assertCount(1, $this->hand->asLongAs($two, 4_000)->pieces);
+        self::assertSame([4_000, 10_000, 'radish@2026-04-10#1'], [$second->pieces[0]->from, $second->pieces[0]->to, $second->key]);
+        $this->expectException(CannotBeDone::class);
+        $this->hand->asLongAs($two, 0);
+    }
+
+    public function testTheTwoPartsOfASplitHaveNamesOfTheirOwn(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10');
+        [$first, $second] = $this->hand->split(LittleGarden::on('2026-04-01', [$radish]), $radish, 2_000);
+
+        self::assertSame(['radish@2026-04-10#1', 'radish@2026-04-10#2'], [$first->key, $second->key]);
+        self::assertSame(5_000, $first->length()->millimetres + $second->length()->millimetres);
+        $this->expectExceptionMessage('The planting is 5 m long');
+        $this->hand->split(LittleGarden::on('2026-04-01', [$radish]), $radish, 5_000);
+    }
+
+    public function testOnceMoreIsANewPlannedPlanting(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Cleared);
+        $copy = $this->hand->again(LittleGarden::on('2026-05-01', [$radish]), $radish, Day::parse('2026-05-08'), 'A1');
+
+        self::assertSame(['radish@2026-05-08#1', Standing::Planned, '2026-06-07'], [$copy->key, $copy->standing, $copy->ready->iso()]);
+    }
+
+    /** @return list<string> */
+    private static function days(Planting $p): array
+    {
+        return array_map(static fn (Day $d): string => $d->iso(), [$p->sow, $p->ground, $p->bedStart, $p->ready, $p->clear]);
+    }
+}

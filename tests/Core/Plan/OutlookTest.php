@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Plan;
+
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Plan\BedOutlook;
+use JollyFurrow\Plan\ByRhythm;
+use JollyFurrow\Plan\MarketOutlook;
+use JollyFurrow\Plan\NextStep;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\TestCase;
+
+/** What follows from what stands: beds free when, market days with nothing, the next job; and planning forward by rhythm. */
+final class OutlookTest extends TestCase
+{
+    public function testABedIsFreeInStretchesEachUntilItIsTakenAgain(): void
+    {
+        $stands = LittleGarden::radish('2026-04-10', to: 8_000, standing: Standing::Growing);
+        $next = LittleGarden::radish('2026-06-01', from: 4_000, to: 12_000, number: 2);
+        $garden = LittleGarden::on('2026-04-20', [$stands, $next]);
+        $free = array_map(static fn (BedOutlook $o): array => [$o->stretch->from, $o->stretch->to, $o->from->iso(), $o->until?->iso(), $o->isFreeNow()], BedOutlook::of($garden->beds[0], $garden->plantings, $garden->today));
+
+        self::assertSame([
+            [0, 4_000, '2026-05-17', null, false],
+            [4_000, 8_000, '2026-05-17', '2026-05-26', false],
+            [8_000, 12_000, '2026-04-20', '2026-05-26', true],
+            [12_000, 20_000, '2026-04-20', null, true],
+        ], $free);
+    }
+
+    public function testOneStretchTakenAtOnceByTheNextComesFreeAfterBoth(): void
+    {
+        $garden = LittleGarden::on('2026-04-20', [LittleGarden::radish('2026-04-10', to: 20_000, standing: Standing::Growing), LittleGarden::radish('2026-05-22', to: 20_000, number: 2)]);
+        $free = BedOutlook::of($garden->beds[0], $garden->plantings, $garden->today);
+
+        self::assertSame(['2026-06-28', null], [$free[0]->from->iso(), $free[0]->until]);
+        self::assertSame('radish@2026-05-22#2', $free[0]->after?->key);
+    }
+
+    public function testMarketDaysWithNothingAreRuns(): void
+    {
+        $market = MarketOutlook::of(LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-04-15', standing: Standing::Growing)]), Book::crops(), 6);
+
+        self::assertSame([55, 55], array_map(static fn (array $d): int => $d['amounts']['radish'], array_values(array_filter($market->days, static fn (array $d): bool => [] !== $d['amounts']))));
+        self::assertSame([['2026-05-09', '2026-05-09', 1], ['2026-05-30', '2026-06-13', 3]], array_map(static fn (array $r): array => [$r['from']->iso(), $r['to']->iso(), $r['count']], $market->empty()));
+        self::assertFalse($market->isAssumed);
+    }
+
+    public function testTheNextJobOfEachStanding(): void
+    {
+        $step = static fn (Planting $p, string $today): ?array => self::step($p, $today);
+
+        self::assertSame(['Clear', '2026-04-24', false], $step(LittleGarden::radish('2026-04-29'), '2026-04-20'));
+        self::assertSame(['Sow in the bed', '2026-04-29', false], $step(LittleGarden::radish('2026-04-29'), '2026-04-29'));
+        self::assertSame(['Sow in the bed', '2026-04-29', true], $step(LittleGarden::radish('2026-04-29'), '2026-05-02'));
+        self::assertSame(['Sow in trays', '2026-04-10', false], $step(LittleGarden::lettuce('2026-04-10'), '2026-04-01'));
+        self::assertSame(['Plant out', '2026-05-08', true], $step(LittleGarden::lettuce('2026-04-10', standing: Standing::InNursery), '2026-05-10'));
+        self::assertSame(['Pick', '2026-05-10', false], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-01'));
+        self::assertSame(['Clear the bed', '2026-05-16', true], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-20'));
+    }
+
+    public function testByRhythmTheSameAgainOnTheFirstFreeBed(): void
+    {
+        $garden = LittleGarden::on('2026-04-01');
+        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown, \array_slice($garden->beds, 0, 3), Day::parse('2026-05-01'), Day::parse('2026-06-05'), 10, 0, 0.25);
+
+        self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'], array_map(static fn (Planting $p): string => $p->sow->iso(), $made['plantings']));
+        self::assertSame([['A1', 0], ['A1', 5_000], ['A1', 10_000], ['A1', 15_000]], array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made['plantings']));
+        self::assertSame([true], array_values(array_unique(array_map(static fn (Planting $p): bool => $p->locked, $made['plantings']))));
+    }
+
+    public function testByRhythmEachDayLeftOutHasItsReason(): void
+    {
+        $garden = LittleGarden::on('2026-08-20', [LittleGarden::lettuce('2026-07-20', 'A1', 0, 20_000)]);
+        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown, [$garden->beds[0]], Day::parse('2026-08-21'), Day::parse('2026-09-20'), 10, 0, 0.5);
+        $why = array_map(static fn (array $s): string => $s['why'], $made['skipped']);
+
+        self::assertSame([], $made['plantings']);
+        self::assertStringContainsString('could not be made ready any more', $why[0]);
+        self::assertStringContainsString('no bed has that length free', $why[1]);
+        self::assertStringContainsString('not its season there', $why[3]);
+    }
+
+    /** @return array{string, string, bool}|null */
+    private static function step(Planting $planting, string $today): ?array
+    {
+        $step = NextStep::of($planting, Book::recipes()->get('compost-mulch'), Day::parse($today));
+
+        return null === $step ? null : [$step->words, $step->day->iso(), $step->isLate];
+    }
+}

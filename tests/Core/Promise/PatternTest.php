@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Promise;
+
+use JollyFurrow\Promise\Promise;
+use JollyFurrow\Promise\PromisePattern;
+use JollyFurrow\Promise\SeasonTotals;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\TestCase;
+
+final class PatternTest extends TestCase
+{
+    public function testEverySecondWeekOnTheOutletsDay(): void
+    {
+        $stall = LittleGarden::on('2026-05-01')->outlets[0];
+        $days = PromisePattern::days($stall, Day::parse('2026-05-03'), Day::parse('2026-06-20'), 2);
+
+        self::assertSame(['2026-05-09', '2026-05-23', '2026-06-06', '2026-06-20'], array_map(static fn (Day $d): string => $d->iso(), $days));
+        self::assertSame([], PromisePattern::days($stall, Day::parse('2026-05-03'), Day::parse('2026-05-08'), 1));
+    }
+
+    public function testAboutAsTheYearBeforeFillsOnlyWhatIsEmpty(): void
+    {
+        $then = [self::promise('2025-05-10', 40), self::promise('2025-05-17', 5.5), self::promise('2025-05-24', 30), self::promise('2026-05-23', 12)];
+        $new = PromisePattern::aboutAsTheYearBefore($then, 'stall', Day::parse('2026-05-01'), Day::parse('2026-05-31'), 1.1);
+
+        self::assertEquals([self::promise('2026-05-09', 44), self::promise('2026-05-16', 6)], $new);
+        self::assertSame([], PromisePattern::aboutAsTheYearBefore($then, 'boxes', Day::parse('2026-05-01'), Day::parse('2026-05-31'), 1.0));
+    }
+
+    public function testASeasonIsSummedUpThreeWaysToOneIncome(): void
+    {
+        $totals = SeasonTotals::of(LittleGarden::on('2026-05-01', [], ['2026-05-09' => 10, '2026-05-16' => 20, '2027-01-02' => 99]), SeasonTotals::calendarYear(2026));
+
+        self::assertSame([6000.0, 6000.0, 6000.0], [$totals->income, array_sum($totals->byOutlet), array_sum($totals->byProduct)]);
+        self::assertSame([Day::parse('2026-05-09')->number => ['stall' => 2000.0], Day::parse('2026-05-16')->number => ['stall' => 4000.0]], $totals->byDay);
+        self::assertSame(30.0, $totals->quantity['radish']['stall']);
+    }
+
+    private static function promise(string $day, float $quantity): Promise
+    {
+        return new Promise('stall', 'radish', Day::parse($day), $quantity);
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Record;
+
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Plan\ByHand;
+use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Plan\Lot;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Record\Happening;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FieldWorkTest extends TestCase
+{
+    /** "3 of 5 m, seed ran out": the part is sown, two days late; the rest is still to sow, or given up. */
+    public function testSownInPart(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10');
+        [$sown, $rest] = $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'), Length::fromMetres(3), null, null, 'seed ran out'), '2026-04-12');
+
+        self::assertSame([Standing::Growing, 3_000, '2026-05-12'], [$sown->standing, $sown->length()->millimetres, $sown->ready->iso()]);
+        self::assertSame([Standing::Planned, 2_000, '2026-04-10'], [$rest->standing, $rest->length()->millimetres, $rest->sow->iso()]);
+        self::assertCount(1, $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'), Length::fromMetres(3), null, null, ''), '2026-04-12', restStays: false));
+    }
+
+    public function testSownInAnotherBed(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10');
+        [$sown] = $this->after($radish, self::note(Happening::Sown, '2026-04-10'), '2026-04-10', 'A3');
+
+        self::assertSame(['A3', 0], [$sown->pieces[0]->bed, $sown->pieces[0]->from]);
+    }
+
+    public function testOutOfTraysItIsFirstInTheNurseryThenInTheGround(): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-10');
+        [$sown] = $this->after($lettuce, new FieldNote($lettuce->key, Happening::Sown, Day::parse('2026-04-11'), null, null, null, ''), '2026-04-11');
+        [$planted] = $this->after($sown, new FieldNote($lettuce->key, Happening::Planted, Day::parse('2026-05-12'), null, null, null, ''), '2026-05-12');
+
+        self::assertSame([Standing::InNursery, '2026-05-09'], [$sown->standing, $sown->ground->iso()]);
+        self::assertSame([Standing::Growing, '2026-04-11', '2026-06-25'], [$planted->standing, $planted->sow->iso(), $planted->ready->iso()]);
+    }
+
+    public function testAThinStandAndALossBothTellOnTheHarvest(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing);
+        [$thin] = $this->after($radish, self::note(Happening::Emerged, '2026-04-18', 0.75), '2026-04-18');
+        [$lost] = $this->after($thin, self::note(Happening::Lost, '2026-04-28', 0.5), '2026-04-28');
+
+        self::assertSame([41.0, 20.0], array_map(static fn (Planting $p): float => Lot::of($p, Book::crops()->get('radish'))[0]->units, [$thin, $lost]));
+        [$gone] = $this->after($lost, self::note(Happening::Lost, '2026-05-02', 1.0), '2026-05-02');
+        self::assertSame([Standing::Cleared, '2026-05-02', 0.0], [$gone->standing, $gone->clear->iso(), $gone->stand]);
+    }
+
+    /** Picked for the first time on 8 May with half left: half is cut by then, half is still to come. */
+    public function testPickedEarlyWithAShareLeft(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing);
+        [$picked] = $this->after($radish, self::note(Happening::Picked, '2026-05-08', 0.5), '2026-05-08');
+        $lots = Lot::of($picked, Book::crops()->get('radish'));
+
+        self::assertSame('2026-05-08', $picked->ready->iso());
+        self::assertSame([27.0, 27.0], array_map(static fn (Lot $l): float => $l->units, $lots));
+        [$bare] = $this->after($picked, self::note(Happening::Picked, '2026-05-11', 0.0), '2026-05-11');
+        self::assertSame([Standing::Cleared, '2026-05-11'], [$bare->standing, $bare->clear->iso()]);
+    }
+
+    public function testFinishedFreesTheBed(): void
+    {
+        [$done] = $this->after(LittleGarden::radish('2026-04-10', standing: Standing::Growing), self::note(Happening::Finished, '2026-05-12'), '2026-05-12');
+
+        self::assertSame([Standing::Cleared, '2026-05-12', []], [$done->standing, $done->clear->iso(), FieldWork::possible($done)]);
+    }
+
+    /** @param array{Happening, string, ?float} $note */
+    #[DataProvider('wrong')]
+    public function testWhatCannotHaveHappenedNamesItsField(Standing $standing, array $note, string $field): void
+    {
+        try {
+            $this->after(LittleGarden::radish('2026-04-10', standing: $standing), new FieldNote('radish@2026-04-10#1', $note[0], Day::parse($note[1]), null === $note[2] ? null : Length::fromMetres($note[2]), null, null, ''), '2026-04-20');
+            self::fail('It was taken.');
+        } catch (CannotBeDone $not) {
+            self::assertSame($field, $not->field);
+        }
+    }
+
+    /** @return iterable<string, array{Standing, array{Happening, string, ?float}, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'picked before it is sown' => [Standing::Planned, [Happening::Picked, '2026-04-20', null], 'what'];
+        yield 'tomorrow' => [Standing::Planned, [Happening::Sown, '2026-04-21', null], 'day'];
+        yield 'come up before it was sown' => [Standing::Growing, [Happening::Emerged, '2026-04-09', null], 'day'];
+        yield 'more lost than there is' => [Standing::Growing, [Happening::Lost, '2026-04-20', 6.0], 'length'];
+        yield 'anything after it is cleared' => [Standing::Cleared, [Happening::Finished, '2026-04-20', null], 'what'];
+    }
+
+    private static function note(Happening $what, string $day, ?float $share = null): FieldNote
+    {
+        return new FieldNote('radish@2026-04-10#1', $what, Day::parse($day), null, $share, null, '');
+    }
+
+    /** @return list<Planting> */
+    private function after(Planting $planting, FieldNote $note, string $today, string $bed = '', bool $restStays = true): array
+    {
+        return (new FieldWork(Book::crops(), new ByHand(Book::crops(), Book::recipes())))->after(LittleGarden::on($today, [$planting]), $planting, $note, $bed, $restStays);
+    }
+}
