@@ -50,6 +50,7 @@ final class PromiseEntry
      */
     public function read(array $typed, array $prices, array $was = [], array $wasPrices = []): array
     {
+        $this->faults = [];
         $this->was = $was;
         $this->wasPrices = $wasPrices;
         $quantities = [];
