@@ -10,4 +10,20 @@ async function openDemo(page) {
   return page.url().match(/\/g\/[^/]+/)[0];
 }
 
-module.exports = { openDemo };
+/** Draws up from the plan page and waits for the proposal. */
+async function drawUp(page) {
+  await page.getByRole('button', { name: /Draw up/ }).click();
+  await expect(page).toHaveURL(/\/proposal$/, { timeout: 40_000 });
+}
+
+/** A garden with nothing in it yet. */
+async function beginGarden(page, name) {
+  await openDemo(page);
+  await page.goto('/gardens');
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { name: 'What stands' })).toBeVisible();
+  return page.url().match(/\/g\/[^/]+/)[0];
+}
+
+module.exports = { openDemo, drawUp, beginGarden };

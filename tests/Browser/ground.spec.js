@@ -1,0 +1,90 @@
+const { test, expect } = require('@playwright/test');
+const { openDemo, beginGarden } = require('./garden');
+
+// Today is 21 July 2026 in these tests.
+const LIST = `Bed\tCrop\tSown or planted\tHow much
+A1\tradish\tsown 6 July\thalf
+A1\thead lettuce\tplanted 15 June\t1/4
+A2\tzuchini\tplanted 20 May\t
+A3\tkale\tplanted 10 May\t20 m`;
+
+test('the first minute: from an empty garden to ready when, beds free when and market days with nothing', async ({ page }) => {
+  await beginGarden(page, 'First Minute');
+  await page.getByLabel(/^Rows:/).fill(LIST);
+  await page.getByRole('button', { name: 'Read the list' }).click();
+  await expect(page.getByText('3 beds are new here: A1, A2, A3')).toBeVisible();
+  await expect(page.getByText('1 row needs a look')).toBeVisible();
+  const unclear = page.getByLabel('Row 3, crop');
+  await expect(unclear).toHaveAttribute('aria-invalid', 'true');
+  await unclear.fill('tomato');
+  await page.getByRole('button', { name: 'Look again' }).click();
+  await expect(page.getByText(/Tomato, 25 m: /)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep these 4 plantings' }).click();
+  await expect(page.getByRole('status')).toContainText('4 plantings entered, 3 beds made');
+  await expect(page.getByRole('row', { name: /Radish.*A1, 12.5 m/ })).toContainText('5 Aug');
+  await expect(page.getByText(/bed A1, 6.25 m, after head lettuce; nothing planned after/)).toBeVisible();
+  await expect(page.getByText('No outlet is set up yet, so Saturdays are taken')).toBeVisible();
+  await expect(page.getByText(/^✕ .* market days$/).first()).toBeVisible();
+
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/Taken back: What stands: 4 plantings entered/).first()).toBeVisible();
+});
+
+test('a planting is moved by hand: its effect first, then Keep, and taken back after a reload', async ({ page }) => {
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/wall`);
+  const planned = page.locator('a.planting', { has: page.locator('title', { hasText: /planned: .*sown in the bed \d+ (Aug|Sep)/ }) }).last();
+  await planned.focus();
+  await page.keyboard.press('Enter');
+  const panel = page.getByRole('region', { name: 'Planting' });
+  await panel.getByRole('link', { name: 'Change it …' }).click();
+  const before = await page.getByLabel('Sow on').inputValue();
+  const later = new Date(Date.parse(before) + 2 * 86_400_000).toISOString().slice(0, 10);
+  const until = await page.getByLabel('Bed taken until').inputValue();
+  await page.getByLabel('Sow on').fill(later);
+  await page.getByLabel('Bed taken until').fill(new Date(Date.parse(until) + 2 * 86_400_000).toISOString().slice(0, 10));
+  await page.getByRole('button', { name: 'See what it does' }).click();
+  const effect = page.getByRole('region', { name: 'What it would do' });
+  await expect(effect.getByRole('row', { name: /^now/ })).toBeVisible();
+  await expect(effect.getByRole('row', { name: /^then/ })).toBeVisible();
+  await expect(effect.getByText(/promise/i).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('status')).toContainText('moved to bed');
+  const address = page.url();
+
+  await page.goto(`${garden}/log`);
+  await page.reload();
+  await page.getByRole('row', { name: new RegExp(`moved to bed .*, sown ${later}`) }).getByRole('button', { name: /Take back/ }).click();
+  await expect(page.getByRole('status')).toContainText('Taken back');
+  await page.goto(`${address}/change`);
+  await expect(page.getByLabel('Sow on')).toHaveValue(before);
+});
+
+test('what cannot be is said with what could, and nothing is kept', async ({ page }) => {
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/bed/A1`);
+  await page.getByRole('link', { name: 'New potato', exact: true }).click();
+  await page.getByRole('link', { name: 'Change it …' }).click();
+  await page.getByRole('link', { name: 'Longer or shorter' }).click();
+  await page.getByLabel('Length in all').fill('24 m');
+  await page.getByRole('button', { name: 'See what it does' }).click();
+  await expect(page.getByText('✕ Not possible: Bed A1 is 25 m long; this would reach to 30.25 m.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep', exact: true })).toHaveCount(0);
+});
+
+test('work is noted from the bed, in part, on a phone', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/bed/A1`);
+  await page.getByRole('link', { name: /Finished.*New potato/ }).click();
+  await page.getByLabel('How long').fill('6 m');
+  await page.getByLabel('In your words').fill('the head of the row');
+  await page.getByRole('button', { name: /^Keep: finished/ }).click();
+  await expect(page.getByRole('status')).toContainText('New potato on bed A1 finished');
+  await expect(page.getByText('12.75 m, from 12.25 m')).toBeVisible();
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await page.goto(`${garden}/bed/A1`);
+  await expect(page.getByText('18.75 m, from 6.25 m')).toBeVisible();
+  await context.close();
+});
