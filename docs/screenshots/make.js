@@ -33,16 +33,40 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['beds', 'beds'], ['crops', 'crops'], ['crop', 'crops/carrot'], ['outlets-and-products', 'offer'], ['log', 'log'], ['settings', 'settings']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['season', 'season'], ['by-rhythm', 'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20'], ['members', 'members'], ['beds', 'beds'], ['crop', 'crops/carrot'], ['outlets-and-products', 'offer']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
+  await page.goto(`${base}${garden}/bed/A1`);
+  await page.getByRole('link', { name: 'Radish' }).first().click();
+  await page.getByRole('link', { name: 'Change it …' }).click();
+  await page.getByLabel('Sow on').fill('2026-09-02');
+  await page.getByRole('button', { name: 'See what it does' }).click();
+  await shot(page, 'change');
+  await page.goto(`${base}${garden}/promises?outlet=stall&from=2026-09-28`);
+  await page.getByLabel(/^Head lettuce, Sat 10 Oct/).fill('160');
+  await page.getByLabel(/^Radishes, Sat 17 Oct/).fill('90');
+  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.goto(`${base}${garden}/plan`);
+  await page.locator('select[name=what]').selectOption('block:B');
+  await page.getByRole('button', { name: /Draw up/ }).click();
+  await page.waitForURL(/proposal$/);
+  await page.locator('details.more summary').first().click();
+  await shot(page, 'proposal');
+  await page.goto(`${base}${garden}/log`);
+  await shot(page, 'log');
+  await page.goto(`${base}/gardens`);
+  await page.getByLabel('Name').fill('Willow Corner');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByLabel(/^Rows:/).fill('Bed\tCrop\tSown or planted\tHow much\tNotes\nA1\tradishes\tsown 6 July\thalf\tgood\nA1\tlettuce\tplanted 15 June\t1/4\t\nA2\ttomatoes\t20.5.\t\tstrings up\nA3\tkale\t31 June\t-3 m\t');
+  await page.getByRole('button', { name: 'Read the list' }).click();
+  await shot(page, 'pasted-list');
   const phone = await open(browser, PHONE);
   await signIn(phone);
   await shot(phone, 'wall-phone');
-  await phone.locator('a.planting', { has: phone.locator('title', { hasText: 'Cauliflower' }) }).first().focus();
-  await phone.keyboard.press('Enter');
-  await phone.getByRole('region', { name: 'Planting' }).waitFor();
-  await shot(phone, 'planting-phone');
+  await phone.goto(`${base}${garden}/bed/A1`);
+  await shot(phone, 'bed-phone');
+  await phone.getByRole('link', { name: /Picked.*New potato/ }).click();
+  await shot(phone, 'note-phone');
   await browser.close();
 })();
