@@ -79,9 +79,13 @@ final readonly class ItemPlanner
     /** Cents for one unit short. */
     public function penalty(Crop $crop): float
     {
-        $factor = $this->garden->settings->shortageFactor;
+        return self::penaltyFor($this->garden->settings->shortageFactor, $this->values[$crop->item()] ?? 0.0);
+    }
 
-        return max(self::LEAST_PENALTY, $factor * ($this->values[$crop->item()] ?? 0.0));
+    /** @param float $value cents a unit fetches */
+    public static function penaltyFor(float $shortageFactor, float $value): float
+    {
+        return max(self::LEAST_PENALTY, $shortageFactor * $value);
     }
 
     /**

@@ -12,9 +12,6 @@ use JollyFurrow\Promise\Values;
 /** What a drawn-up plan costs, item by item: the new plantings, what waits for its market day, what is short. Cents. */
 final readonly class PlanCost
 {
-    /** A unit short costs at least this. */
-    private const LEAST_PENALTY = 1.0;
-
     public function __construct(private CropBook $book, private RecipeBook $recipes)
     {
     }
@@ -38,8 +35,9 @@ final readonly class PlanCost
                 }
             }
         }
+        $factor = $garden->settings->shortageFactor;
         foreach ($plan->shortages as $short) {
-            $costs[$short->item]['shortage'] = ($costs[$short->item]['shortage'] ?? 0.0) + $short->units * max(self::LEAST_PENALTY, $garden->settings->shortageFactor * ($values[$short->item] ?? 0.0));
+            $costs[$short->item]['shortage'] = ($costs[$short->item]['shortage'] ?? 0.0) + $short->units * ItemPlanner::penaltyFor($factor, $values[$short->item] ?? 0.0);
         }
         ksort($costs);
 

@@ -47,6 +47,14 @@ final readonly class Snapshot
         return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId));
     }
 
+    /** The planting of that id as the garden has it; null: there is none. */
+    public function planting(string $gardenId, string $id, Garden $garden): ?Planting
+    {
+        $key = array_search($id, $this->plantingIds($gardenId), true);
+
+        return array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? null;
+    }
+
     /** @return array<string, string> planting key => id */
     public function plantingIds(string $gardenId): array
     {

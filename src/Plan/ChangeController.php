@@ -25,7 +25,7 @@ final class ChangeController extends Page
     public function tryOut(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, HandChange $hand): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $found = $this->found($visit, $planting, $snapshot, $garden);
+        $found = $snapshot->planting($visit->gardenId, $planting, $garden) ?? throw $this->createNotFoundException('There is no such planting.');
         $do = self::do($request->query->getString('do'));
         $entry = new Entry($request->query->has('try') ? $request->query->all() : []);
         $replacement = $entry->isBegun() ? $hand->read($entry, $garden, $found, $do) : null;
@@ -38,7 +38,7 @@ final class ChangeController extends Page
     public function keep(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, HandChange $hand, PlantingChanges $changes): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $found = $this->found($visit, $planting, $snapshot, $garden);
+        $found = $snapshot->planting($visit->gardenId, $planting, $garden) ?? throw $this->createNotFoundException('There is no such planting.');
         $do = self::do($request->request->getString('do'));
         $entry = new Entry($request->request->all());
         $problem = '';
@@ -58,13 +58,6 @@ final class ChangeController extends Page
     private static function do(string $do): string
     {
         return isset(HandChange::DO[$do]) ? $do : 'move';
-    }
-
-    private function found(Visit $visit, string $planting, Snapshot $snapshot, Garden $garden): Planting
-    {
-        $key = array_search($planting, $snapshot->plantingIds($visit->gardenId), true);
-
-        return array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? throw $this->createNotFoundException('There is no such planting.');
     }
 
     private function show(Request $request, Visit $visit, CropBook $book, Garden $garden, Planting $planting, string $id, string $do, Entry $entry, ?DryRun $dryRun, string $problem, int $status): Response

@@ -9,7 +9,6 @@ use App\Garden\Snapshot;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Record\FieldWork;
@@ -22,9 +21,8 @@ final class PlantingController extends Page
     #[Route('/g/{garden}/planting/{planting}', name: 'planting', methods: ['GET'])]
     public function show(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, RecipeBook $recipes): Response
     {
-        $key = array_search($planting, $snapshot->plantingIds($visit->gardenId), true);
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
-        $found = array_values(array_filter($stand->garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? throw $this->createNotFoundException('There is no such planting.');
+        $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden) ?? throw $this->createNotFoundException('There is no such planting.');
         $crop = $book->get($found->item);
 
         return $this->page($request, 'plan/planting.html.twig', [

@@ -29,7 +29,7 @@ final class NoteController extends Page
     public function ask(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $found = $this->found($visit, $planting, $snapshot, $garden);
+        $found = $snapshot->planting($visit->gardenId, $planting, $garden) ?? throw $this->createNotFoundException('There is no such planting.');
 
         return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($request->query->getString('what')), Entry::fresh(), '', Response::HTTP_OK);
     }
@@ -38,7 +38,7 @@ final class NoteController extends Page
     public function keep(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book, NoteForm $form, PlantingChanges $changes): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $found = $this->found($visit, $planting, $snapshot, $garden);
+        $found = $snapshot->planting($visit->gardenId, $planting, $garden) ?? throw $this->createNotFoundException('There is no such planting.');
         $entry = new Entry($request->request->all());
         $note = $form->read($entry, $garden, $found);
         $problem = '';
@@ -55,13 +55,6 @@ final class NoteController extends Page
         }
 
         return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($entry->raw('what')), $entry, $problem, '' === $problem ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_CONFLICT);
-    }
-
-    private function found(Visit $visit, string $planting, Snapshot $snapshot, Garden $garden): Planting
-    {
-        $key = array_search($planting, $snapshot->plantingIds($visit->gardenId), true);
-
-        return array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? throw $this->createNotFoundException('There is no such planting.');
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planting $planting, string $id, ?Happening $what, Entry $entry, string $problem, int $status): Response
