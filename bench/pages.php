@@ -32,12 +32,14 @@ $ask('/sign-in', ['email' => 'demo@larkspur-hollow.example', 'password' => 'furr
 preg_match('#/g/[^/]+#', (string) $ask('/')[2], $garden);
 $loop = median(array_map(static fn (): float => reference_loop(), range(1, 3)));
 printf("reference loop %.2f s\n", $loop);
-foreach (['wall', 'plan', 'promises?outlet=stall', 'beds', 'crops', 'log'] as $page) {
+preg_match_all('#/planting/([0-9a-f-]{36})#', $plain($ask(($garden[0] ?? '').'/wall')[0]), $plantings);
+$last = end($plantings[1]);
+foreach (['wall', 'standing', 'bed/A1', 'plan', 'promises?outlet=stall', 'season', 'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20', 'planting/'.$last.'/change?do=length&try=1&length=3', 'beds', 'crops', 'members', 'log'] as $page) {
     $times = [];
     $bytes = 0;
     for ($i = 0; $i < 9; ++$i) {
         [$body, $times[]] = $ask(($garden[0] ?? '').'/'.$page);
         $bytes = strlen($body);
     }
-    printf("%-24s %.3f loops  %3d kB gzipped\n", $page, median($times) / $loop, intdiv($bytes, 1024));
+    printf("%-24.24s %.3f loops  %3d kB gzipped\n", $page, median($times) / $loop, intdiv($bytes, 1024));
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Produce;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Time\Day;
@@ -30,30 +31,47 @@ final readonly class MarketOutlook
 
     public static function of(Garden $garden, CropBook $book, int $weeks): self
     {
-        $lots = [];
+        $days = self::marketDays($garden, $weeks);
         foreach ($garden->plantings as $planting) {
-            foreach (Lot::of($planting, $book->get($planting->item)) as $lot) {
-                $lots[] = [$planting->item, $lot];
-            }
-        }
-        $days = [];
-        for ($day = $garden->today; $day->since($garden->today) < 7 * $weeks; $day = $day->plus(1)) {
-            $outlets = array_values(array_filter($garden->outlets, static fn (Outlet $o): bool => $o->weekday === $day->weekday()));
-            if ([] === $outlets && !([] === $garden->outlets && self::USUAL_DAY === $day->weekday())) {
-                continue;
-            }
-            $amounts = [];
-            foreach ($lots as [$item, $lot]) {
-                $produce = $book->get($item)->produce;
-                $reach = [] === $outlets ? min(self::USUAL_REACH, $produce->keepingDays) : max(array_map(static fn (Outlet $o): int => $o->reach($produce), $outlets));
-                if ($lot->from <= $day->number && $day->number <= $lot->to + $reach && $lot->units >= 1.0) {
-                    $amounts[$item] = ($amounts[$item] ?? 0) + (int) $lot->units;
+            $crop = $book->get($planting->item);
+            foreach (Lot::of($planting, $crop) as $lot) {
+                for ($day = max($lot->from, $garden->today->number); $lot->units >= 1.0 && $day <= $lot->to + $crop->produce->keepingDays; ++$day) {
+                    if (isset($days[$day]) && $day <= $lot->to + self::reach($garden, $days[$day]['day'], $crop->produce)) {
+                        $days[$day]['amounts'][$planting->item] = ($days[$day]['amounts'][$planting->item] ?? 0) + (int) $lot->units;
+                    }
                 }
             }
-            $days[] = ['day' => $day, 'outlets' => array_map(static fn (Outlet $o): string => $o->name, $outlets), 'amounts' => $amounts];
         }
+        $days = array_values(array_map(static fn (array $d): array => ['day' => $d['day'], 'outlets' => array_map(static fn (Outlet $o): string => $o->name, self::outlets($garden, $d['day'])), 'amounts' => $d['amounts']], $days));
 
         return new self($days, [] === $garden->outlets);
+    }
+
+    /** @return array<int, array{day: Day, amounts: array<string, int>}> by day number */
+    private static function marketDays(Garden $garden, int $weeks): array
+    {
+        $days = [];
+        for ($day = $garden->today; $day->since($garden->today) < 7 * $weeks; $day = $day->plus(1)) {
+            if ([] !== self::outlets($garden, $day) || ([] === $garden->outlets && self::USUAL_DAY === $day->weekday())) {
+                $days[$day->number] = ['day' => $day, 'amounts' => []];
+            }
+        }
+
+        return $days;
+    }
+
+    /** @return list<Outlet> that sell on that day of the week */
+    private static function outlets(Garden $garden, Day $day): array
+    {
+        return array_values(array_filter($garden->outlets, static fn (Outlet $o): bool => $o->weekday === $day->weekday()));
+    }
+
+    /** How old produce may be on that market day, for the outlet that takes it oldest. */
+    private static function reach(Garden $garden, Day $day, Produce $produce): int
+    {
+        $reaches = array_map(static fn (Outlet $o): int => $o->reach($produce), self::outlets($garden, $day));
+
+        return [] === $reaches ? min(self::USUAL_REACH, $produce->keepingDays) : max($reaches);
     }
 
     /**

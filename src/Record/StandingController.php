@@ -16,6 +16,7 @@ use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\MarketOutlook;
@@ -121,7 +122,13 @@ final class StandingController extends Page
     /** @return list<BedOutlook> stretches that are taken now, the one that comes free first first */
     private static function comingFree(Garden $garden): array
     {
-        $free = array_merge([], ...array_map(static fn (Bed $bed): array => BedOutlook::of($bed, $garden->plantings, $garden->today), $garden->beds));
+        $onBed = [];
+        foreach ($garden->plantings as $planting) {
+            foreach (array_unique(array_map(static fn (Stretch $s): string => $s->bed, $planting->pieces)) as $bed) {
+                $onBed[$bed][] = $planting;
+            }
+        }
+        $free = array_merge([], ...array_map(static fn (Bed $bed): array => BedOutlook::of($bed, $onBed[$bed->name] ?? [], $garden->today), $garden->beds));
         $free = array_values(array_filter($free, static fn (BedOutlook $o): bool => !$o->isFreeNow()));
         usort($free, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->bed] <=> [$b->from->number, $b->stretch->bed]);
 
