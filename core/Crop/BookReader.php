@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Crop;
 
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\Emergence;
+use JollyFurrow\Maturity\Growth;
+use JollyFurrow\Maturity\TemperatureResponse;
 use JollyFurrow\Measure\Length;
 
 /** Makes the crop book from its rows, one value a row. */
@@ -43,6 +46,7 @@ final readonly class BookReader
             $this->stand($values),
             $this->produce($values),
             $this->rhythm($values),
+            $this->growth($values),
             $this->sowing($values),
             $values->has('recipe') ? $values->text('recipe') : '',
             $values->sources(),
@@ -57,6 +61,20 @@ final readonly class BookReader
             $values->optionalInt('days_transplanted', 15, 400),
             $values->int('spread_days', 0, 40),
             $values->int('hold_days', 0, 250),
+        );
+    }
+
+    private function growth(BookValues $values): Growth
+    {
+        $least = $values->float('t_least', -5, 20);
+        $best = $values->float('t_best', $least + 1, 40);
+
+        return new Growth(
+            new TemperatureResponse($least, $best, $values->float('t_most', $best + 1, 50)),
+            $values->float('t_reference', $least + 1, $best),
+            new Emergence($values->table('emergence', 0.5, 400)),
+            'anchored' === $values->oneOf('maturity', ['developing', 'anchored']),
+            $values->has('planting_slope') ? $values->float('planting_slope', -7, 7) : 0.0,
         );
     }
 

@@ -76,6 +76,31 @@ final readonly class BookValues
         return $enum::tryFrom($this->text($name)) ?? throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
     }
 
+    /** @param list<string> $allowed */
+    public function oneOf(string $name, array $allowed): string
+    {
+        return \in_array($this->text($name), $allowed, true) ? $this->text($name) : throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is one of '.implode(', ', $allowed));
+    }
+
+    /**
+     * "10:7.0 15:3.9": values by whole degrees, rising.
+     *
+     * @return non-empty-array<int, float>
+     */
+    public function table(string $name, float $least, float $most): array
+    {
+        $table = [];
+        $before = \PHP_INT_MIN;
+        foreach (preg_split('/\s+/', $this->text($name)) ?: [] as $pair) {
+            if (1 !== preg_match('/^(-?\d{1,2}):(\d+(?:\.\d+)?)$/', $pair, $m) || (int) $m[1] <= $before || (float) $m[2] < $least || (float) $m[2] > $most) {
+                throw BookFault::wrong($this->crop, $name, $pair, \sprintf('it is degrees:days such as 10:7.0, degrees rising, days from %s to %s', $least, $most));
+            }
+            $table[$before = (int) $m[1]] = (float) $m[2];
+        }
+
+        return \count($table) > 1 ? $table : throw BookFault::wrong($this->crop, $name, $this->text($name), 'it has two temperatures at least');
+    }
+
     /** "03-15..07-20" */
     public function window(string $name): ?YearWindow
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Crop;
 
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\Growth;
 use JollyFurrow\Time\YearWindow;
 use JollyFurrow\Working\Source;
 
@@ -27,6 +28,7 @@ final readonly class Crop
         public Stand $stand,
         public Produce $produce,
         public Rhythm $rhythm,
+        public Growth $growth,
         public array $sowing,
         public string $recipe,
         public array $sources,

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Climate;
+
+use JollyFurrow\Time\Day;
+
+/**
+ * The normal course of a year at a place: daily minimum and maximum with their spread from year to year, and rain.
+ * Kept by day of a year of 366 days, 29 February in its place.
+ */
+final readonly class Climate
+{
+    public const DAYS = 366;
+    private const MIDDLE_OF_MONTH = [15, 45, 75, 106, 136, 167, 197, 228, 259, 289, 320, 350];
+    private const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+    /** Spread of single days around the mean where only monthly means are known (own model: what stations in the middle latitudes show). */
+    private const ASSUMED_SPREAD_MIN = 3.6;
+    private const ASSUMED_SPREAD_MAX = 4.2;
+    /** Days to each side that are taken together with a day of the record. */
+    private const SMOOTHING = 10;
+    private const WHOLE_YEAR = 360;
+
+    /**
+     * @param list<float> $min   degrees C
+     * @param list<float> $max   degrees C
+     * @param list<float> $minSd spread of single days, degrees C
+     * @param list<float> $maxSd
+     * @param list<float> $rain  mm a day
+     * @param int         $years years of record behind it; 0: monthly means, the spread is assumed
+     */
+    private function __construct(public array $min, public array $max, public array $minSd, public array $maxSd, public array $rain, public int $years)
+    {
+    }
+
+    public static function fromMonths(MonthlyMeans $months): self
+    {
+        $rain = [];
+        foreach (self::MONTH_DAYS as $m => $days) {
+            $rain = [...$rain, ...array_fill(0, $days, $months->rain[$m] / $days)];
+        }
+
+        return new self(self::meanPreserving($months->min), self::meanPreserving($months->max), array_fill(0, self::DAYS, self::ASSUMED_SPREAD_MIN), array_fill(0, self::DAYS, self::ASSUMED_SPREAD_MAX), $rain, 0);
+    }
+
+    /** @throws InvalidClimate when there is less than a year of it */
+    public static function fromRecord(DailyRecord $record): self
+    {
+        if ($record->days() < self::WHOLE_YEAR) {
+            throw InvalidClimate::tooShort($record->days());
+        }
+        $byDay = [];
+        $years = [];
+        foreach ($record->min as $number => $min) {
+            $day = Day::of($number);
+            $i = self::index($day);
+            $byDay[$i]['min'][] = $min;
+            $byDay[$i]['max'][] = $record->max[$number];
+            $byDay[$i]['rain'][] = $record->rain[$number] ?? null;
+            $years[$day->year()] = ($years[$day->year()] ?? 0) + 1;
+        }
+        $lines = ['min' => [], 'max' => [], 'minSd' => [], 'maxSd' => [], 'rain' => []];
+        for ($i = 0; $i < self::DAYS; ++$i) {
+            $near = ['min' => [], 'max' => [], 'rain' => []];
+            for ($j = $i - self::SMOOTHING; $j <= $i + self::SMOOTHING; ++$j) {
+                foreach ($byDay[($j + self::DAYS) % self::DAYS] ?? [] as $what => $values) {
+                    $near[$what] = [...$near[$what], ...array_filter($values, static fn (?float $v): bool => null !== $v)];
+                }
+            }
+            foreach (['min', 'max'] as $what) {
+                $mean = [] === $near[$what] ? 0.0 : array_sum($near[$what]) / \count($near[$what]);
+                $lines[$what][] = $mean;
+                $lines[$what.'Sd'][] = sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $near[$what])) / max(1, \count($near[$what]) - 1));
+            }
+            $lines['rain'][] = [] === $near['rain'] ? 0.0 : array_sum($near['rain']) / \count($near['rain']);
+        }
+
+        return new self($lines['min'], $lines['max'], $lines['minSd'], $lines['maxSd'], $lines['rain'], \count(array_filter($years, static fn (int $n): bool => $n >= 300)));
+    }
+
+    /** Place of a day in the arrays. */
+    public static function index(Day $day): int
+    {
+        $number = $day->number - Day::fromDate($day->year(), 1, 1)->number;
+
+        return checkdate(2, 29, $day->year()) || $number < 59 ? $number : $number + 1;
+    }
+
+    /** @return array{min: list<float>, max: list<float>, rain: list<float>} by month: means of the day, rain in mm a month */
+    public function months(): array
+    {
+        $months = ['min' => [], 'max' => [], 'rain' => []];
+        $at = 0;
+        foreach (self::MONTH_DAYS as $days) {
+            foreach (['min' => $this->min, 'max' => $this->max] as $what => $line) {
+                $months[$what][] = array_sum(\array_slice($line, $at, $days)) / $days;
+            }
+            $months['rain'][] = array_sum(\array_slice($this->rain, $at, $days));
+            $at += $days;
+        }
+
+        return $months;
+    }
+
+    /**
+     * A smooth daily curve whose monthly means are those given (after Rymes & Myers 2001: smooth, then give each month
+     * back what it lost, again and again).
+     *
+     * @param list<float> $monthly
+     *
+     * @return list<float>
+     */
+    private static function meanPreserving(array $monthly): array
+    {
+        $line = [];
+        for ($day = 0; $day < self::DAYS; ++$day) {
+            $line[] = self::between($monthly, $day);
+        }
+        for ($round = 0; $round < 40; ++$round) {
+            $smooth = [];
+            for ($day = 0; $day < self::DAYS; ++$day) {
+                $smooth[] = ($line[($day + self::DAYS - 1) % self::DAYS] + $line[$day] + $line[($day + 1) % self::DAYS]) / 3;
+            }
+            $at = 0;
+            $missing = [];
+            foreach (self::MONTH_DAYS as $m => $days) {
+                $missing[] = $monthly[$m] - array_sum(\array_slice($smooth, $at, $days)) / $days;
+                $at += $days;
+            }
+            for ($day = 0; $day < self::DAYS; ++$day) {
+                $smooth[$day] += self::between($missing, $day);
+            }
+            $line = array_values($smooth);
+        }
+
+        return $line;
+    }
+
+    /**
+     * In a straight line between the middles of the months.
+     *
+     * @param list<float> $monthly
+     */
+    private static function between(array $monthly, int $day): float
+    {
+        $m = 11;
+        while ($m >= 0 && self::MIDDLE_OF_MONTH[$m] > $day) {
+            --$m;
+        }
+        $from = $m < 0 ? self::MIDDLE_OF_MONTH[11] - self::DAYS : self::MIDDLE_OF_MONTH[$m];
+        $to = $m < 0 ? self::MIDDLE_OF_MONTH[0] : (11 === $m ? self::MIDDLE_OF_MONTH[0] + self::DAYS : self::MIDDLE_OF_MONTH[$m + 1]);
+        $share = ($day - $from) / ($to - $from);
+
+        return $monthly[($m + 12) % 12] * (1 - $share) + $monthly[($m + 1) % 12] * $share;
+    }
+}

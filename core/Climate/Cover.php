@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Climate;
+
+use JollyFurrow\Garden\PlaceType;
+
+/**
+ * What stands over a crop, and what it does to minimum, maximum and light (own model from common practice: a floating
+ * cover is worth one to two degrees at night, a tunnel with a cover inside a good deal more).
+ */
+enum Cover: string
+{
+    case None = 'none';
+    case RowCover = 'row-cover';
+    case LowTunnel = 'low-tunnel';
+    case Tunnel = 'tunnel';
+    case TunnelCovered = 'tunnel-covered';
+    case Heated = 'heated';
+
+    /** Degrees C warmer at night. */
+    public function atNight(): float
+    {
+        return match ($this) {
+            self::None => 0.0,
+            self::RowCover => 1.5,
+            self::LowTunnel => 2.0,
+            self::Tunnel => 2.0,
+            self::TunnelCovered => 5.0,
+            self::Heated => 4.0,
+        };
+    }
+
+    /** It is opened when it gets warmer under it than this. Degrees C. */
+    public function airedAbove(): float
+    {
+        return self::RowCover === $this ? 25.0 : 27.0;
+    }
+
+    /** Degrees C warmer at the warmest of the day, while it stays closed. */
+    public function byDay(): float
+    {
+        return match ($this) {
+            self::None => 0.0,
+            self::RowCover => 2.0,
+            self::LowTunnel => 4.0,
+            self::Tunnel, self::TunnelCovered, self::Heated => 7.0,
+        };
+    }
+
+    /** Share of the light that comes through. */
+    public function light(): float
+    {
+        return match ($this) {
+            self::None => 1.0,
+            self::RowCover => 0.85,
+            self::LowTunnel => 0.8,
+            self::Tunnel => 0.8,
+            self::TunnelCovered => 0.75,
+            self::Heated => 0.75,
+        };
+    }
+
+    /** Not colder than this: the heater sees to it. Degrees C. */
+    public function floor(): float
+    {
+        return self::Heated === $this ? 6.0 : -\INF;
+    }
+
+    public static function usualOf(PlaceType $place): self
+    {
+        return match ($place) {
+            PlaceType::Field => self::None,
+            PlaceType::Tunnel => self::Tunnel,
+            PlaceType::Heated => self::Heated,
+        };
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::None => 'no cover',
+            self::RowCover => 'row cover',
+            self::LowTunnel => 'low tunnel',
+            self::Tunnel => 'unheated tunnel',
+            self::TunnelCovered => 'tunnel with a cover inside',
+            self::Heated => 'heated',
+        };
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Climate;
+
+/**
+ * When the last frost of spring and the first of autumn come, with their odds. Days are counted from the middle of
+ * winter, 1 January in the north and 2 July in the south, so that a season is whole in either half of the world.
+ */
+final readonly class FrostDates
+{
+    public const ODDS = [0.1, 0.5, 0.9];
+    /** With fewer years than this a spread is fitted, and the page warns. */
+    public const FEW_YEARS = 15;
+    private const HALF = 183;
+    /** Single frosty nights are not independent: about every third is news (own model). */
+    private const NIGHTS_TOGETHER = 3;
+    private const WHOLE_SEASON = 350;
+
+    /**
+     * @param array<string, array{last: array<string, float|null>, first: array<string, float|null>}> $dates by grade and odds: days after midwinter; null: not known
+     * @param int                                                                                     $years seasons behind it; 0: from monthly means
+     */
+    private function __construct(public array $dates, public int $years)
+    {
+    }
+
+    public static function of(Climate $climate, bool $isSouth): self
+    {
+        $dates = [];
+        foreach (FrostGrade::cases() as $grade) {
+            $frosty = [];
+            for ($n = 0; $n < Climate::DAYS; ++$n) {
+                $i = ($n + ($isSouth ? self::HALF : 0)) % Climate::DAYS;
+                $frosty[] = 1 - (1 - self::belowShare(($grade->below() - $climate->min[$i]) / max(0.5, $climate->minSd[$i]))) ** (1 / self::NIGHTS_TOGETHER);
+            }
+            foreach (self::ODDS as $odds) {
+                $dates[$grade->value]['last'][(string) $odds] = self::lastOf(\array_slice($frosty, 0, self::HALF), $odds);
+                $first = self::lastOf(array_reverse(\array_slice($frosty, self::HALF)), $odds);
+                $dates[$grade->value]['first'][(string) $odds] = null === $first ? null : Climate::DAYS - 1 - $first;
+            }
+        }
+
+        return new self($dates, 0);
+    }
+
+    public static function fromRecord(DailyRecord $record, bool $isSouth): self
+    {
+        $seasons = self::seasons($record, $isSouth);
+        $dates = [];
+        foreach (FrostGrade::cases() as $grade) {
+            $last = array_map(static fn (array $days): float => (float) max([0, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n < self::HALF && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
+            $first = array_map(static fn (array $days): float => (float) min([Climate::DAYS, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n >= self::HALF && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
+            foreach (self::ODDS as $odds) {
+                $dates[$grade->value]['last'][(string) $odds] = self::quantile($last, 1 - $odds);
+                $dates[$grade->value]['first'][(string) $odds] = self::quantile($first, $odds);
+            }
+        }
+
+        return new self($dates, \count($seasons));
+    }
+
+    /**
+     * Value below which that share of the years lies: between the ordered years, or, where they are few, by a bell curve through them.
+     *
+     * @param list<float> $values
+     */
+    public static function quantile(array $values, float $share): ?float
+    {
+        $n = \count($values);
+        if ($n < 2) {
+            return $values[0] ?? null;
+        }
+        if ($n < self::FEW_YEARS) {
+            $mean = array_sum($values) / $n;
+            $sd = sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1));
+
+            return $mean + $sd * [10 => -1.2816, 50 => 0.0, 90 => 1.2816][(int) round(100 * $share)];
+        }
+        sort($values);
+        $at = $share * ($n - 1);
+        $low = (int) floor($at);
+
+        return $values[$low] + ($at - $low) * ($values[min($n - 1, $low + 1)] - $values[$low]);
+    }
+
+    /** @return list<array<int, float>> minimum by days after midwinter, of seasons known nearly whole */
+    private static function seasons(DailyRecord $record, bool $isSouth): array
+    {
+        $seasons = [];
+        foreach ($record->min as $number => $min) {
+            $day = \JollyFurrow\Time\Day::of($number);
+            $start = \JollyFurrow\Time\Day::fromDate($day->year(), $isSouth ? 7 : 1, $isSouth ? 2 : 1);
+            $start = $day->isBefore($start) ? \JollyFurrow\Time\Day::fromDate($day->year() - 1, $isSouth ? 7 : 1, $isSouth ? 2 : 1) : $start;
+            $seasons[$start->number][$day->since($start)] = $min;
+        }
+
+        return array_values(array_filter($seasons, static fn (array $days): bool => \count($days) >= self::WHOLE_SEASON));
+    }
+
+    /**
+     * The day after which a frost still comes with these odds.
+     *
+     * @param list<float> $frosty odds of each night
+     */
+    private static function lastOf(array $frosty, float $odds): ?float
+    {
+        $none = 1.0;
+        for ($n = \count($frosty) - 1; $n >= 0; --$n) {
+            $none *= 1 - $frosty[$n];
+            if (1 - $none >= $odds) {
+                return (float) $n;
+            }
+        }
+
+        return null;
+    }
+
+    /** Share of a bell curve below so many spreads (Abramowitz & Stegun 1964, 26.2.17; good to 7.5e-8). */
+    private static function belowShare(float $z): float
+    {
+        $t = 1 / (1 + 0.2316419 * abs($z));
+        $tail = exp(-$z * $z / 2) / sqrt(2 * \M_PI) * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
+
+        return $z < 0 ? $tail : 1 - $tail;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Maturity;
+
+/**
+ * Days from sowing until the crop is up, by the temperature of the soil: a table of days, read between its
+ * temperatures by rate (one over days), for it is the rate that rises in a straight line with warmth. Below the coldest
+ * of the table the rate sinks to nought in the same line; above the hottest nothing comes up.
+ */
+final readonly class Emergence
+{
+    /** @param non-empty-array<int, float> $days by degrees C, rising; two temperatures at least */
+    public function __construct(public array $days)
+    {
+    }
+
+    /** Share of the way to emergence made in one day at that temperature. */
+    public function rate(float $t): float
+    {
+        $temperatures = array_keys($this->days);
+        $last = \count($temperatures) - 1;
+        if ($t > $temperatures[$last]) {
+            return 0.0;
+        }
+        $i = 1;
+        while ($i < $last && $t > $temperatures[$i]) {
+            ++$i;
+        }
+        [$low, $high] = [$temperatures[max(0, $i - 1)], $temperatures[min($i, $last)]];
+        [$slow, $fast] = [1 / $this->days[$low], 1 / $this->days[$high]];
+
+        return $low === $high ? $slow : max(0.0, $slow + ($t - $low) / ($high - $low) * ($fast - $slow));
+    }
+
+    /** Mean over a day whose soil goes from a morning low over its mean to a high: a quarter, a half, a quarter of it. */
+    public function overDay(float $low, float $mean, float $high): float
+    {
+        return ($this->rate($low) + 2 * $this->rate($mean) + $this->rate($high)) / 4;
+    }
+
+    /** Days at a steady temperature; null: it does not come up. */
+    public function daysAt(float $t): ?float
+    {
+        $rate = $this->rate($t);
+
+        return $rate > 0.0 ? 1 / $rate : null;
+    }
+}
