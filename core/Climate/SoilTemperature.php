@@ -12,7 +12,7 @@ namespace JollyFurrow\Climate;
 final readonly class SoilTemperature
 {
     private const DAMPING_CM = 10.0;
-    private const SUN = 1.1;
+    public const SUN = 1.1;
 
     private function __construct(public float $low, public float $mean, public float $high)
     {
@@ -20,8 +20,14 @@ final readonly class SoilTemperature
 
     public static function of(float $mean, float $airMin, float $airMax, float $depthCm): self
     {
-        $swing = ($airMax - $airMin) / 2 * exp(-$depthCm / self::DAMPING_CM);
+        $swing = ($airMax - $airMin) / 2 * self::damping($depthCm);
 
         return new self($mean - $swing, $mean, $mean + self::SUN * $swing);
+    }
+
+    /** Share of the air's swing that is left at a depth. */
+    public static function damping(float $depthCm): float
+    {
+        return exp(-$depthCm / self::DAMPING_CM);
     }
 }

@@ -14,6 +14,13 @@ final readonly class Weather
 {
     /** Soil follows the air of so many days (after Zheng, Hunt & Running 1993: the mean of the last eleven). */
     private const SOIL_DAYS = 11;
+    /** The nursery: not below at night and by day, warmer than outside by, aired above, degrees C; share of the light. */
+    private const BENCH_NIGHT = 9.0;
+    private const BENCH_DAY = 16.0;
+    private const BENCH_WARMER_NIGHT = 4.0;
+    private const BENCH_WARMER_DAY = 5.0;
+    private const BENCH_AIRED = 26.0;
+    private const BENCH_LIGHT = 0.75;
 
     /**
      * @param int         $first day number of entry 0
@@ -55,6 +62,19 @@ final readonly class Weather
             $min[] = $low = max($cover->floor(), $night + $cover->atNight());
             $max[] = max($low, $this->max[$n], min($cover->airedAbove(), $this->max[$n] + $cover->byDay()));
             $light[] = $this->light[$n] * $cover->light();
+        }
+
+        return new self($this->latitude, $this->first, $min, $max, $light);
+    }
+
+    /** The same days in the small heated nursery: kept from the cold, aired in heat, behind glass (own model). */
+    public function onTheBench(): self
+    {
+        $min = $max = $light = [];
+        foreach ($this->min as $n => $low) {
+            $min[] = $night = max(self::BENCH_NIGHT, $low + self::BENCH_WARMER_NIGHT);
+            $max[] = max($night, min(max($this->max[$n], self::BENCH_AIRED), max(self::BENCH_DAY, $this->max[$n] + self::BENCH_WARMER_DAY)));
+            $light[] = $this->light[$n] * self::BENCH_LIGHT;
         }
 
         return new self($this->latitude, $this->first, $min, $max, $light);

@@ -11,27 +11,32 @@ namespace JollyFurrow\Maturity;
  */
 final readonly class Emergence
 {
+    /** @var non-empty-list<int> */
+    private array $temperatures;
+    /** @var non-empty-list<float> share of the way a day, at these temperatures */
+    private array $rates;
+
     /** @param non-empty-array<int, float> $days by degrees C, rising; two temperatures at least */
     public function __construct(public array $days)
     {
+        $this->temperatures = array_keys($days);
+        $this->rates = array_map(static fn (float $d): float => 1 / $d, array_values($days));
     }
 
     /** Share of the way to emergence made in one day at that temperature. */
     public function rate(float $t): float
     {
-        $temperatures = array_keys($this->days);
-        $last = \count($temperatures) - 1;
-        if ($t > $temperatures[$last]) {
+        $last = \count($this->temperatures) - 1;
+        if ($t > $this->temperatures[$last] || $last < 1) {
             return 0.0;
         }
         $i = 1;
-        while ($i < $last && $t > $temperatures[$i]) {
+        while ($i < $last && $t > $this->temperatures[$i]) {
             ++$i;
         }
-        [$low, $high] = [$temperatures[max(0, $i - 1)], $temperatures[min($i, $last)]];
-        [$slow, $fast] = [1 / $this->days[$low], 1 / $this->days[$high]];
+        $low = $this->temperatures[$i - 1];
 
-        return $low === $high ? $slow : max(0.0, $slow + ($t - $low) / ($high - $low) * ($fast - $slow));
+        return max(0.0, $this->rates[$i - 1] + ($t - $low) / ($this->temperatures[$i] - $low) * ($this->rates[$i] - $this->rates[$i - 1]));
     }
 
     /** Mean over a day whose soil goes from a morning low over its mean to a high: a quarter, a half, a quarter of it. */

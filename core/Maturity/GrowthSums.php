@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\SoilTemperature;
 use JollyFurrow\Climate\Weather;
 
@@ -28,34 +27,55 @@ final readonly class GrowthSums
     {
     }
 
-    public static function of(Growth $growth, Weather $weather, Cover $cover, float $depthCm): self
+    /**
+     * How warm each day is, measured by the reference: one on a mild day of the reference mean.
+     *
+     * @param list<float> $min
+     * @param list<float> $max
+     *
+     * @return list<float>
+     */
+    public static function warmth(Growth $growth, array $min, array $max): array
     {
-        $under = $weather->under($cover);
         $reference = self::reference($growth);
-        $soil = $under->soil();
+
+        return array_map(static fn (float $low, float $high): float => $growth->temperature->overDay($low, $high) / $reference, $min, $max);
+    }
+
+    /**
+     * @param Weather     $under  under the cover
+     * @param list<float> $warmth see warmth()
+     * @param list<float> $soil   mean of each day at seed depth
+     */
+    public static function of(Emergence $table, Weather $under, array $warmth, array $soil, float $depthCm): self
+    {
         $development = $emergence = $ageing = [0.0];
-        for ($n = 0, $days = $under->days(); $n < $days; ++$n) {
-            $warmth = $growth->temperature->overDay($under->min[$n], $under->max[$n]) / $reference;
-            $development[] = $development[$n] + $warmth * LightResponse::at($under->light[$n]);
-            $ground = SoilTemperature::of($soil[$n], $under->min[$n], $under->max[$n], $depthCm);
-            $emergence[] = $emergence[$n] + $growth->emergence->overDay($ground->low, $ground->mean, $ground->high);
-            $ageing[] = $ageing[$n] + max(self::LEAST_AGEING, $warmth);
+        $grown = $up = $aged = 0.0;
+        $swing = SoilTemperature::damping($depthCm);
+        foreach ($warmth as $n => $warm) {
+            $development[] = $grown += $warm * LightResponse::at($under->light[$n]);
+            $half = ($under->max[$n] - $under->min[$n]) / 2 * $swing;
+            $emergence[] = $up += $table->overDay($soil[$n] - $half, $soil[$n], $soil[$n] + SoilTemperature::SUN * $half);
+            $ageing[] = $aged += max(self::LEAST_AGEING, $warm);
         }
 
         return new self($under->first, $development, $emergence, $ageing);
     }
 
-    /** Seedlings on the bench: never cold, aired when hot, behind glass. */
-    public static function inNursery(Growth $growth, Weather $weather): self
+    /**
+     * Seedlings on the bench: never cold, aired when hot, behind glass.
+     *
+     * @param list<float> $warmth
+     */
+    public static function inNursery(Weather $bench, array $warmth): self
     {
-        $reference = self::reference($growth);
         $sum = [0.0];
-        for ($n = 0, $days = $weather->days(); $n < $days; ++$n) {
-            [$min, $max, $light] = Bench::day($weather->min[$n], $weather->max[$n], $weather->light[$n]);
-            $sum[] = $sum[$n] + $growth->temperature->overDay($min, $max) / $reference * LightResponse::ofSeedlings($light);
+        $grown = 0.0;
+        foreach ($warmth as $n => $warm) {
+            $sum[] = $grown += $warm * LightResponse::ofSeedlings($bench->light[$n]);
         }
 
-        return new self($weather->first, $sum, $sum, $sum);
+        return new self($bench->first, $sum, $sum, $sum);
     }
 
     public static function reference(Growth $growth): float

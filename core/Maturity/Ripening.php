@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\Weather;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 
@@ -25,12 +24,12 @@ final readonly class Ripening
     private float $emergenceInCatalogue;
     private ?Anchor $anchor;
 
-    public function __construct(private Crop $crop, private Weather $weather, Cover $cover)
+    public function __construct(private Crop $crop, LocalTiming $timing, Cover $cover)
     {
-        $this->sums = GrowthSums::of($crop->growth, $weather, $cover, $crop->stand->depth->millimetres / 10);
-        $this->bench = $crop->timing->nurseryDays > 0 ? GrowthSums::inNursery($crop->growth, $weather) : $this->sums;
+        $this->sums = $timing->sums($crop, $cover);
+        $this->bench = $crop->timing->nurseryDays > 0 ? $timing->bench($crop) : $this->sums;
         $this->emergenceInCatalogue = $crop->growth->emergence->daysAt($crop->growth->reference + self::SOIL_WARMER) ?? 0.0;
-        $this->anchor = $crop->growth->anchored && null !== $crop->rhythm->harvest ? new Anchor($crop, $weather) : null;
+        $this->anchor = $crop->growth->anchored && null !== $crop->rhythm->harvest ? new Anchor($crop, $timing->weather) : null;
     }
 
     /** Null: it does not come up, or is not ready in the years the weather is known for. */
@@ -98,7 +97,7 @@ final readonly class Ripening
      */
     public function latestFor(int $wanted, Method $method): ?Ripeness
     {
-        $low = max($this->weather->first, $wanted - 2 * self::YEAR);
+        $low = max($this->sums->first, $wanted - 2 * self::YEAR);
         $high = $wanted;
         $found = null;
         while ($low <= $high) {

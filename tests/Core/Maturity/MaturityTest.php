@@ -8,8 +8,8 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Maturity\Emergence;
+use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
-use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Maturity\TemperatureResponse;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
@@ -131,7 +131,7 @@ final class MaturityTest extends TestCase
     /** Lettuce plugs: five to six weeks in February, about three in July (common practice, no source). */
     public function testTheNurseryHasItsOwnPace(): void
     {
-        $nursery = static fn (string $sow): int => ($ripe = (new Ripening(Book::crops()->get('lettuce-head'), Larkspur::weather(), Cover::None))->forward(Day::parse($sow)->number, Method::Transplanted)) ? $ripe->ground - $ripe->sow : 0;
+        $nursery = static fn (string $sow): int => ($ripe = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('lettuce-head'), Cover::None)->forward(Day::parse($sow)->number, Method::Transplanted)) ? $ripe->ground - $ripe->sow : 0;
 
         self::assertEqualsWithDelta(39, $nursery('2026-02-05'), 4);
         self::assertEqualsWithDelta(22, $nursery('2026-07-01'), 2);
@@ -140,7 +140,7 @@ final class MaturityTest extends TestCase
     /** Garlic and asparagus follow the year: weeks of planting move them by days, a warmer or southern place by its own season. */
     public function testWinterTypesAreHarvestedInTheirSeason(): void
     {
-        $ready = static fn (string $planted, float $latitude = Larkspur::NORTH): string => Day::of((new Ripening(Book::crops()->get('garlic'), Larkspur::weather($latitude), Cover::None))->forward(Day::parse($planted)->number, Method::Sown)->ready ?? 0)->iso();
+        $ready = static fn (string $planted, float $latitude = Larkspur::NORTH): string => Day::of((new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('garlic'), Cover::None)->forward(Day::parse($planted)->number, Method::Sown)->ready ?? 0)->iso();
 
         self::assertSame(['2026-07-08', '2026-07-11'], [$ready('2025-10-05'), $ready('2025-11-10')]);
         self::assertStringStartsWith('2027-01-', $ready('2026-04-06', -Larkspur::NORTH));
@@ -148,7 +148,7 @@ final class MaturityTest extends TestCase
 
     public function testASouthernGardenMirrorsANorthernOne(): void
     {
-        $days = static fn (string $sow, float $latitude): int => ($ripe = (new Ripening(Book::crops()->get('lettuce-leaf'), Larkspur::weather($latitude), Cover::None))->forward(Day::parse($sow)->number, Method::Sown)) ? $ripe->ready - $ripe->sow : 0;
+        $days = static fn (string $sow, float $latitude): int => ($ripe = (new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('lettuce-leaf'), Cover::None)->forward(Day::parse($sow)->number, Method::Sown)) ? $ripe->ready - $ripe->sow : 0;
 
         self::assertEqualsWithDelta($days('2025-05-15', Larkspur::NORTH), $days('2025-11-14', -Larkspur::NORTH), 4);
         self::assertEqualsWithDelta($days('2025-08-10', Larkspur::NORTH), $days('2026-02-09', -Larkspur::NORTH), 5);
@@ -157,11 +157,11 @@ final class MaturityTest extends TestCase
     /** ready(S) <= h < ready(S + 1) for every crop, place and day of a year, and an honest nothing where there is none. */
     public function testBackwardIsTheInverseOfForward(): void
     {
-        $weather = Larkspur::weather();
+        $timing = new LocalTiming(Larkspur::weather());
         $first = Day::parse('2026-01-01')->number;
         foreach (Book::crops()->all() as $crop) {
             foreach (PlaceType::cases() as $place) {
-                $ripening = new Ripening($crop, $weather, Cover::usualOf($place));
+                $ripening = $timing->of($crop, Cover::usualOf($place));
                 foreach ($crop->methods() as $method) {
                     for ($wanted = $first; $wanted < $first + 365; $wanted += 7) {
                         $latest = $ripening->latestFor($wanted, $method);
@@ -179,7 +179,7 @@ final class MaturityTest extends TestCase
 
     private function ripe(string $crop, Method $method, Cover $cover, int $catalogue, string $sow): ?Ripeness
     {
-        $ripening = new Ripening(Book::crops()->get($crop), Larkspur::weather(), $cover);
+        $ripening = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get($crop), $cover);
         $day = Day::parse($sow)->number;
         $ripe = $ripening->fromGround($day, $day, $method);
         if (null === $ripe) {

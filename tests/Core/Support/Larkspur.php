@@ -19,9 +19,17 @@ final class Larkspur
 
     public static function climate(float $latitude = self::NORTH): Climate
     {
-        $mirror = static fn (array $months): array => $latitude < 0 ? [...\array_slice($months, 6), ...\array_slice($months, 0, 6)] : $months;
+        return Climate::fromMonths(MonthlyMeans::of(self::mirrored(self::MIN, $latitude), self::mirrored(self::MAX, $latitude), self::mirrored(self::RAIN, $latitude)));
+    }
 
-        return Climate::fromMonths(MonthlyMeans::of(array_values($mirror(self::MIN)), array_values($mirror(self::MAX)), array_values($mirror(self::RAIN))));
+    /**
+     * @param list<float> $months
+     *
+     * @return list<float>
+     */
+    private static function mirrored(array $months, float $latitude): array
+    {
+        return $latitude < 0 ? [...\array_slice($months, 6), ...\array_slice($months, 0, 6)] : $months;
     }
 
     public static function weather(float $latitude = self::NORTH): Weather
