@@ -79,6 +79,18 @@ final readonly class Climate
         return new self($lines['min'], $lines['max'], $lines['minSd'], $lines['maxSd'], $lines['rain'], \count(array_filter($years, static fn (int $n): bool => $n >= 300)));
     }
 
+    /** @return array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} */
+    public function values(): array
+    {
+        return ['min' => self::short($this->min), 'max' => self::short($this->max), 'minSd' => self::short($this->minSd), 'maxSd' => self::short($this->maxSd), 'rain' => self::short($this->rain), 'years' => $this->years];
+    }
+
+    /** @param array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} $values */
+    public static function fromValues(array $values): self
+    {
+        return new self($values['min'], $values['max'], $values['minSd'], $values['maxSd'], $values['rain'], $values['years']);
+    }
+
     /** Place of a day in the arrays. */
     public static function index(Day $day): int
     {
@@ -101,6 +113,16 @@ final readonly class Climate
         }
 
         return $months;
+    }
+
+    /**
+     * @param list<float> $line
+     *
+     * @return list<float>
+     */
+    private static function short(array $line): array
+    {
+        return array_map(static fn (float $v): float => round($v, 3), $line);
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Climate;
 
+use JollyFurrow\Time\Day;
+
 /**
  * When the last frost of spring and the first of autumn come, with their odds. Days are counted from the middle of
  * winter, 1 January in the north and 2 July in the south, so that a season is whole in either half of the world.
@@ -19,10 +21,10 @@ final readonly class FrostDates
     private const WHOLE_SEASON = 350;
 
     /**
-     * @param array<string, array{last: array<string, float|null>, first: array<string, float|null>}> $dates by grade and odds: days after midwinter; null: not known
-     * @param int                                                                                     $years seasons behind it; 0: from monthly means
+     * @param array<string, array<string, array<string, float|null>>> $dates by grade and odds: days after midwinter; null: not known
+     * @param int                                                     $years seasons behind it; 0: from monthly means
      */
-    private function __construct(public array $dates, public int $years)
+    public function __construct(public array $dates, public int $years)
     {
     }
 
@@ -61,6 +63,14 @@ final readonly class FrostDates
         return new self($dates, \count($seasons));
     }
 
+    /** Frost of that grade at that odds as a day of a year, counted from midwinter; null: none is known. */
+    public function day(FrostGrade $grade, string $which, float $odds, int $year, bool $isSouth): ?Day
+    {
+        $n = $this->dates[$grade->value][$which][(string) $odds] ?? null;
+
+        return null === $n ? null : Day::fromDate($year, $isSouth ? 7 : 1, $isSouth ? 2 : 1)->plus((int) round($n));
+    }
+
     /**
      * Value below which that share of the years lies: between the ordered years, or, where they are few, by a bell curve through them.
      *
@@ -90,9 +100,9 @@ final readonly class FrostDates
     {
         $seasons = [];
         foreach ($record->min as $number => $min) {
-            $day = \JollyFurrow\Time\Day::of($number);
-            $start = \JollyFurrow\Time\Day::fromDate($day->year(), $isSouth ? 7 : 1, $isSouth ? 2 : 1);
-            $start = $day->isBefore($start) ? \JollyFurrow\Time\Day::fromDate($day->year() - 1, $isSouth ? 7 : 1, $isSouth ? 2 : 1) : $start;
+            $day = Day::of($number);
+            $start = Day::fromDate($day->year(), $isSouth ? 7 : 1, $isSouth ? 2 : 1);
+            $start = $day->isBefore($start) ? Day::fromDate($day->year() - 1, $isSouth ? 7 : 1, $isSouth ? 2 : 1) : $start;
             $seasons[$start->number][$day->since($start)] = $min;
         }
 

@@ -13,22 +13,37 @@ final class PlaceClimate
     private const DAYS_BACK = 500;
     private const DAYS_AHEAD = 1100;
 
-    /** @var array<int, LocalTiming> by the day it was asked on */
+    /** @var array<string, LocalTiming> */
     private array $timing = [];
 
     /**
      * @param MonthlyMeans|null $months      null: from a record
-     * @param FrostDates        $frost       odds as reckoned when the climate was set
-     * @param DailyRecord       $measured    the last year and a half up to today
+     * @param DailyRecord|null  $record      the record the climate was made of, where it is at hand
+     * @param FrostDates        $frost       odds as reckoned from either
+     * @param DailyRecord       $measured    readings: days that have passed, as they were
      * @param bool              $isTimedByIt heat and light; false: catalogue days
      */
     public function __construct(
         public readonly Climate $climate,
         public readonly ?MonthlyMeans $months,
+        public readonly ?DailyRecord $record,
         public readonly FrostDates $frost,
         public readonly DailyRecord $measured,
         public readonly bool $isTimedByIt,
     ) {
+    }
+
+    public static function fromMonths(MonthlyMeans $months, float $latitude, bool $isTimedByIt = true, DailyRecord $measured = new DailyRecord([], [], [])): self
+    {
+        $climate = Climate::fromMonths($months);
+
+        return new self($climate, $months, null, FrostDates::of($climate, $latitude < 0), $measured, $isTimedByIt);
+    }
+
+    /** @throws InvalidClimate when there is less than a year of it */
+    public static function fromRecord(DailyRecord $record, float $latitude, bool $isTimedByIt = true, DailyRecord $measured = new DailyRecord([], [], [])): self
+    {
+        return new self(Climate::fromRecord($record), null, $record, FrostDates::fromRecord($record, $latitude < 0), $measured, $isTimedByIt);
     }
 
     public function weather(float $latitude, Day $today): Weather
@@ -38,6 +53,6 @@ final class PlaceClimate
 
     public function timing(float $latitude, Day $today): LocalTiming
     {
-        return $this->timing[$today->number] ??= new LocalTiming($this->weather($latitude, $today));
+        return $this->timing[$latitude.'/'.$today->number] ??= new LocalTiming($this->weather($latitude, $today));
     }
 }

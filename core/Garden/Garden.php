@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
+use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
@@ -37,13 +39,14 @@ final readonly class Garden
         public array $promises,
         public array $plantings,
         public array $notes = [],
+        public ?PlaceClimate $climate = null,
     ) {
     }
 
     /** @param list<Planting> $plantings */
     public function with(array $plantings, ?Day $today = null): self
     {
-        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes);
+        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes, $this->climate);
     }
 
     /** @return array<string, Bed> by name */
@@ -64,7 +67,13 @@ final readonly class Garden
      */
     public function onBeds(array $beds): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes);
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate);
+    }
+
+    /** Heat and light of this place; null: catalogue days hold the year round. */
+    public function timing(): ?LocalTiming
+    {
+        return null !== $this->climate && $this->climate->isTimedByIt ? $this->climate->timing($this->place->latitude, $this->today) : null;
     }
 
     /** Metres of bed of one place type. */

@@ -24,7 +24,7 @@ final class FileController extends Page
     #[Route('/g/{garden}/file/garden.json', name: 'file_export', methods: ['GET'])]
     public function export(Visit $visit, Snapshot $snapshot, GardenWriter $writer): Response
     {
-        $garden = $snapshot->of($visit->gardenId);
+        $garden = $snapshot->of($visit->gardenId, whole: true);
         $name = (new AsciiSlugger())->slug($garden->name)->lower()->toString().'-'.$garden->today->iso().'.json';
 
         return new Response($writer->write($garden), headers: [

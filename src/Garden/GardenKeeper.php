@@ -6,6 +6,7 @@ namespace App\Garden;
 
 use App\Account\Entity\Member;
 use App\Account\Role;
+use App\Climate\ClimateKeeper;
 use App\Garden\Entity\BedRecord;
 use App\Garden\Entity\BlockRecord;
 use App\Garden\Entity\GardenRecord;
@@ -24,7 +25,7 @@ use JollyFurrow\Promise\Product;
 /** Stores a whole garden as a new one. */
 final readonly class GardenKeeper
 {
-    public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings)
+    public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings, private ClimateKeeper $climate)
     {
     }
 
@@ -39,6 +40,10 @@ final readonly class GardenKeeper
             $this->promises($id, $garden);
             $this->plantings->replace($id, [], $garden->plantings, $beds);
             $this->plantings->note($id, $garden->notes);
+            if (null !== $garden->climate) {
+                $this->climate->keep($id, $garden->climate);
+                $this->climate->read($id, $garden->climate->measured, 'file');
+            }
             $this->log->note($id, $ownerId, $words);
         });
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
+use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Plan\Left;
@@ -46,6 +47,7 @@ final class SeasonShift
                 $p->sow->plus($days), $p->ground->plus($days), $p->bedStart->plus($days), $p->ready->plus($days), $p->clear->plus($days),
                 $p->perMetre, $p->pieces, $p->standing, $p->locked, $p->remarks, $p->stand, null === $p->left ? null : new Left($p->left->share, $p->left->since->plus($days))), $g->plantings),
             array_map(static fn (FieldNote $n): FieldNote => new FieldNote(self::key($n->planting, $days), $n->what, $n->day->plus($days), $n->length, $n->share, $n->units, $n->words), $g->notes),
+            null === $g->climate ? null : new PlaceClimate($g->climate->climate, $g->climate->months, $g->climate->record, $g->climate->frost, $g->climate->measured->later($days), $g->climate->isTimedByIt),
         );
     }
 

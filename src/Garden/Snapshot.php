@@ -7,6 +7,11 @@ namespace App\Garden;
 use App\Shared\Row;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
+use JollyFurrow\Climate\Climate;
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Climate\FrostDates;
+use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
@@ -34,17 +39,21 @@ use JollyFurrow\Time\Weekday;
 /** A whole garden out of the database, in a fixed number of queries whatever its size. */
 final readonly class Snapshot
 {
+    /** Readings older than this no longer bear on what stands. */
+    private const READINGS_BACK = 500;
+
     public function __construct(private Connection $connection, private Today $today)
     {
     }
 
-    public function of(string $gardenId): Garden
+    /** @param bool $whole with the record the climate was made of, and all readings: for a file */
+    public function of(string $gardenId, bool $whole = false): Garden
     {
         $garden = $this->rows('SELECT * FROM garden WHERE garden_id = ?', $gardenId)[0] ?? throw new \OutOfBoundsException('There is no such garden.');
         $blocks = array_map(static fn (Row $r): string => $r->text('name'), $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
         $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'), MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
 
-        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId));
+        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */
@@ -64,6 +73,26 @@ final readonly class Snapshot
         }
 
         return $ids;
+    }
+
+    private function climate(string $gardenId, bool $whole): ?PlaceClimate
+    {
+        $row = $this->rows('SELECT timed, months, normals, frost'.($whole ? ', record' : ', NULL AS record').' FROM climate WHERE garden_id = ?', $gardenId)[0] ?? null;
+        $since = $whole ? 0 : $this->today->day()->number - self::READINGS_BACK;
+        $days = array_map(static fn (Row $r): array => [$r->int('day'), $r->float('min'), $r->float('max'), $r->optionalFloat('rain')], $this->rows('SELECT day, min, max, rain FROM reading WHERE garden_id = ? AND day >= '.$since.' ORDER BY day', $gardenId));
+        if (null === $row) {
+            return null;
+        }
+        /** @var array{min: list<float>, max: list<float>, rain: list<float>}|array{} $months */
+        $months = $row->optionalJson('months');
+        /** @var array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} $normals */
+        $normals = $row->json('normals');
+        /** @var array{dates: array<string, array<string, array<string, float|null>>>, years: int} $frost */
+        $frost = $row->json('frost');
+        /** @var list<array{int, float, float, float|null}> $record */
+        $record = $row->optionalJson('record');
+
+        return new PlaceClimate(Climate::fromValues($normals), [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'], $months['rain']), [] === $record ? null : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']), DailyRecord::fromRows($days), 1 === $row->int('timed'));
     }
 
     private static function settings(Row $row): Settings

@@ -58,6 +58,12 @@ final readonly class Row
         return \is_array($value) ? $value : throw self::wrong($column);
     }
 
+    /** @return array<mixed> empty where the column holds nothing */
+    public function optionalJson(string $column): array
+    {
+        return isset($this->columns[$column]) ? $this->json($column) : [];
+    }
+
     /** @return array<string, float> */
     public function numbers(string $column): array
     {

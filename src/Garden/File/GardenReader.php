@@ -71,8 +71,9 @@ final readonly class GardenReader
         $reader = new PlantingReader($this->book, $this->recipes);
         $plantings = $reader->plantings($root, $beds);
         $notes = $reader->notes($root, $plantings);
+        $climate = $root->has('climate') ? ClimateFile::read($root->object('climate'), $place->latitude) : null;
 
-        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes);
+        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate);
     }
 
     private function place(Node $node): Place

@@ -48,6 +48,7 @@ final class GardenWriter
             'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit, 'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item, 'units' => $part->units], $p->parts)], $garden->products),
             'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product, 'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
             'plantings' => array_map(self::planting(...), $garden->plantings),
+            ...(null === $garden->climate ? [] : ['climate' => ClimateFile::values($garden->climate)]),
             ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
         ];
     }

@@ -155,6 +155,48 @@ final readonly class Node
         return $texts;
     }
 
+    /** @return list<float> */
+    public function numbers(string $field, int $count, float $least, float $most): array
+    {
+        $numbers = [];
+        foreach ($this->items($field, $count) as $i => $value) {
+            if ((!\is_int($value) && !\is_float($value)) || $value < $least || $value > $most) {
+                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), \sprintf('is %s; it must be a number from %s to %s.', self::show($value), $least, $most));
+                continue;
+            }
+            $numbers[] = (float) $value;
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * Rows of a day, a minimum, a maximum and rain or null.
+     *
+     * @return list<array{int, float, float, float|null}>
+     */
+    public function weatherDays(string $field, int $most): array
+    {
+        $rows = [];
+        foreach ($this->has($field) ? $this->items($field, $most) : [] as $i => $value) {
+            $row = \is_array($value) ? array_values($value) : [];
+            $number = static fn (mixed $v): ?float => \is_int($v) || \is_float($v) ? (float) $v : null;
+            [$min, $max, $rain] = array_map($number, [$row[1] ?? null, $row[2] ?? null, $row[3] ?? null]);
+            try {
+                $day = Day::parse(\is_string($row[0] ?? null) ? $row[0] : '')->number;
+            } catch (BadInput) {
+                $day = null;
+            }
+            if (null === $day || null === $min || null === $max || $min > $max || $min < -60 || $max > 55 || ($rain ?? 0.0) < 0) {
+                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), 'must be a day, a minimum and a maximum in degrees C, and rain in mm or null, such as ["2025-05-20", 8.1, 19.4, 0.0].');
+                continue;
+            }
+            $rows[] = [$day, $min, $max, $rain];
+        }
+
+        return $rows;
+    }
+
     /** @return list<mixed> */
     private function items(string $field, int $most): array
     {

@@ -88,7 +88,7 @@ abstract class AppCase extends WebTestCase
     protected function everythingBut(string $left): string
     {
         $all = [];
-        foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'field_note', 'proposal', 'invitation', 'member', 'log_entry', 'plan_run'] as $table) {
+        foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'field_note', 'climate', 'reading', 'proposal', 'invitation', 'member', 'log_entry', 'plan_run'] as $table) {
             if ($table === $left) {
                 continue;
             }

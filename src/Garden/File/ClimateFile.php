@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden\File;
+
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Climate\InvalidClimate;
+use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\RecordReader;
+use JollyFurrow\Time\Day;
+
+/** The climate of a garden file: monthly means or a daily record, readings, and what the plan is timed by. */
+final class ClimateFile
+{
+    private const TIMED = ['heat-and-light' => true, 'catalogue-days' => false];
+
+    /** @return array<string, mixed> */
+    public static function values(PlaceClimate $climate): array
+    {
+        return [
+            'timed_by' => array_search($climate->isTimedByIt, self::TIMED, true),
+            ...(null === $climate->months ? ['record' => self::rows($climate->record ?? new DailyRecord([], [], []))] : ['months' => ['min_c' => $climate->months->min, 'max_c' => $climate->months->max, 'rain_mm' => $climate->months->rain]]),
+            'readings' => self::rows($climate->measured),
+        ];
+    }
+
+    public static function read(Node $node, float $latitude): ?PlaceClimate
+    {
+        $timed = $node->text('timed_by', 20);
+        if (!isset(self::TIMED[$timed])) {
+            $node->fault('timed_by', 'must be heat-and-light or catalogue-days.');
+        }
+        $readings = DailyRecord::fromRows($node->weatherDays('readings', RecordReader::MOST_LINES));
+        try {
+            if ($node->has('months')) {
+                $months = $node->object('months');
+
+                return PlaceClimate::fromMonths(MonthlyMeans::of($months->numbers('min_c', 12, -60, 55), $months->numbers('max_c', 12, -60, 55), $months->numbers('rain_mm', 12, 0, 1500)), $latitude, self::TIMED[$timed] ?? false, $readings);
+            }
+
+            return PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', RecordReader::MOST_LINES)), $latitude, self::TIMED[$timed] ?? false, $readings);
+        } catch (InvalidClimate $bad) {
+            $node->fault($node->has('months') ? 'months' : 'record', $bad->getMessage());
+
+            return null;
+        }
+    }
+
+    /** @return list<array{string, float, float, float|null}> */
+    private static function rows(DailyRecord $record): array
+    {
+        return array_map(static fn (array $row): array => [Day::of($row[0])->iso(), $row[1], $row[2], $row[3]], $record->rows());
+    }
+}
