@@ -10,6 +10,8 @@ declare(strict_types=1);
 require dirname(__DIR__).'/vendor/autoload.php';
 
 use App\Garden\File\GardenWriter;
+use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
@@ -100,40 +102,40 @@ $outlets = [
 
 /* Products: name, unit, price in cents, item => units; then per outlet: quantity at the height, first and last week. */
 $rows = [
-    ['head-lettuce', 'Head lettuce', 'head', 180, ['lettuce-head' => 1], ['boxes' => 25, 'stall' => 28, 'kitchen-north' => 6, 'farm-shop' => 9], '05-16', '11-07'],
-    ['salad-mix', 'Salad mix', 'bag of 150 g', 320, ['lettuce-leaf' => 0.9, 'arugula' => 0.3, 'mizuna' => 0.3], ['stall' => 38, 'kitchen-north' => 16, 'kitchen-south' => 16, 'farm-shop' => 13], '05-06', '10-31'],
-    ['spinach', 'Spinach', 'bag of 200 g', 300, ['spinach' => 2], ['stall' => 22, 'boxes' => 25], '04-24', '06-20'],
-    ['spinach-autumn', 'Autumn spinach', 'bag of 200 g', 320, ['spinach-autumn' => 2], ['stall' => 19, 'kitchen-north' => 8], '09-18', '12-20'],
-    ['arugula', 'Arugula', 'bag of 100 g', 240, ['arugula' => 1], ['stall' => 19, 'kitchen-south' => 13], '04-20', '10-30'],
-    ['radish', 'Radishes', 'bunch', 200, ['radish' => 1], ['boxes' => 25, 'stall' => 25], '04-15', '10-24'],
-    ['carrot-bunch', 'Bunched carrots', 'bunch', 280, ['carrot' => 1], ['boxes' => 25, 'stall' => 35, 'farm-shop' => 9], '06-15', '10-10'],
+    ['head-lettuce', 'Head lettuce', 'head', 180, ['lettuce-head' => 1], ['boxes' => 25, 'stall' => 28, 'kitchen-north' => 6, 'farm-shop' => 9], '05-30', '11-07'],
+    ['salad-mix', 'Salad mix', 'bag of 150 g', 320, ['lettuce-leaf' => 0.9, 'arugula' => 0.3, 'mizuna' => 0.3], ['stall' => 38, 'kitchen-north' => 16, 'kitchen-south' => 16, 'farm-shop' => 13], '05-23', '10-31'],
+    ['spinach', 'Spinach', 'bag of 200 g', 300, ['spinach' => 2], ['stall' => 22, 'boxes' => 25], '05-08', '06-20'],
+    ['spinach-autumn', 'Autumn spinach', 'bag of 200 g', 320, ['spinach-autumn' => 2], ['stall' => 19, 'kitchen-north' => 8], '09-23', '11-28'],
+    ['arugula', 'Arugula', 'bag of 100 g', 240, ['arugula' => 1], ['stall' => 19, 'kitchen-south' => 13], '05-06', '10-30'],
+    ['radish', 'Radishes', 'bunch', 200, ['radish' => 1], ['boxes' => 25, 'stall' => 25], '05-09', '10-24'],
+    ['carrot-bunch', 'Bunched carrots', 'bunch', 280, ['carrot' => 1], ['boxes' => 25, 'stall' => 35, 'farm-shop' => 9], '07-04', '10-10'],
     ['carrot', 'Carrots', 'kg', 260, ['carrot-storage' => 10], ['boxes' => 14, 'stall' => 9, 'farm-shop' => 4], '10-14', '02-27'],
-    ['beet-bunch', 'Bunched beets', 'bunch', 260, ['beet' => 1], ['stall' => 19, 'boxes' => 23], '06-10', '10-03'],
+    ['beet-bunch', 'Bunched beets', 'bunch', 260, ['beet' => 1], ['stall' => 19, 'boxes' => 23], '06-20', '10-03'],
     ['beet', 'Beets', 'kg', 240, ['beet-storage' => 10], ['stall' => 4, 'boxes' => 6], '10-10', '02-20'],
-    ['turnip', 'Spring turnips', 'bunch', 260, ['turnip' => 1], ['stall' => 14, 'kitchen-south' => 6], '05-05', '10-17'],
-    ['kohlrabi', 'Kohlrabi', 'bulb', 150, ['kohlrabi' => 1], ['boxes' => 25, 'stall' => 19], '05-27', '10-24'],
-    ['broccoli', 'Broccoli', 'head', 280, ['broccoli' => 1], ['boxes' => 25, 'stall' => 20], '06-24', '10-17'],
-    ['cauliflower', 'Cauliflower', 'head', 350, ['cauliflower' => 1], ['stall' => 16, 'boxes' => 13], '07-04', '10-17'],
-    ['cabbage-early', 'Pointed cabbage', 'head', 250, ['cabbage-early' => 1], ['boxes' => 13, 'stall' => 14], '06-10', '10-03'],
+    ['turnip', 'Spring turnips', 'bunch', 260, ['turnip' => 1], ['stall' => 14, 'kitchen-south' => 6], '05-27', '10-17'],
+    ['kohlrabi', 'Kohlrabi', 'bulb', 150, ['kohlrabi' => 1], ['boxes' => 25, 'stall' => 19], '06-12', '10-24'],
+    ['broccoli', 'Broccoli', 'head', 280, ['broccoli' => 1], ['boxes' => 25, 'stall' => 20], '07-08', '10-17'],
+    ['cauliflower', 'Cauliflower', 'head', 350, ['cauliflower' => 1], ['stall' => 16, 'boxes' => 13], '07-15', '10-17'],
+    ['cabbage-early', 'Pointed cabbage', 'head', 250, ['cabbage-early' => 1], ['boxes' => 13, 'stall' => 14], '07-08', '10-03'],
     ['cabbage', 'Storage cabbage', 'head', 300, ['cabbage-storage' => 1], ['boxes' => 5, 'stall' => 4], '10-14', '02-20'],
-    ['kale', 'Kale', 'bunch', 240, ['kale' => 1], ['boxes' => 23, 'stall' => 16, 'farm-shop' => 6], '06-24', '01-30'],
-    ['chard', 'Chard', 'bunch', 240, ['chard' => 1], ['boxes' => 23, 'stall' => 13], '06-03', '10-17'],
-    ['scallion', 'Scallions', 'bunch', 180, ['scallion' => 1], ['boxes' => 25, 'stall' => 23, 'kitchen-north' => 8], '06-03', '10-31'],
+    ['kale', 'Kale', 'bunch', 240, ['kale' => 1], ['boxes' => 23, 'stall' => 16, 'farm-shop' => 6], '07-04', '01-30'],
+    ['chard', 'Chard', 'bunch', 240, ['chard' => 1], ['boxes' => 23, 'stall' => 13], '06-27', '10-17'],
+    ['scallion', 'Scallions', 'bunch', 180, ['scallion' => 1], ['boxes' => 25, 'stall' => 23, 'kitchen-north' => 8], '06-13', '10-31'],
     ['onion', 'Onions', 'kg', 240, ['onion' => 10], ['boxes' => 13, 'stall' => 9], '08-12', '02-27'],
     ['leek', 'Leeks', 'stalk', 90, ['leek' => 1], ['boxes' => 25, 'stall' => 20], '09-15', '02-27'],
     ['garlic', 'Garlic', 'bulb', 150, ['garlic' => 1], ['stall' => 14, 'boxes' => 19], '07-22', '11-28'],
-    ['tomato', 'Tomatoes', 'kg', 420, ['tomato' => 10], ['boxes' => 20, 'stall' => 28, 'kitchen-south' => 5], '07-22', '10-03'],
-    ['pepper', 'Sweet peppers', 'kg', 520, ['pepper' => 10], ['stall' => 9, 'boxes' => 5], '08-05', '10-03'],
-    ['cucumber', 'Cucumbers', 'fruit', 160, ['cucumber' => 1], ['boxes' => 28, 'stall' => 32], '06-24', '09-12'],
-    ['courgette', 'Summer squash', 'fruit', 80, ['squash-summer' => 1], ['boxes' => 44, 'stall' => 44, 'farm-shop' => 13], '07-08', '09-19'],
+    ['tomato', 'Tomatoes', 'kg', 420, ['tomato' => 10], ['boxes' => 20, 'stall' => 28, 'kitchen-south' => 5], '08-12', '10-03'],
+    ['pepper', 'Sweet peppers', 'kg', 520, ['pepper' => 10], ['stall' => 9, 'boxes' => 5], '08-29', '10-03'],
+    ['cucumber', 'Cucumbers', 'fruit', 160, ['cucumber' => 1], ['boxes' => 28, 'stall' => 32], '07-15', '09-12'],
+    ['courgette', 'Summer squash', 'fruit', 80, ['squash-summer' => 1], ['boxes' => 44, 'stall' => 44, 'farm-shop' => 13], '07-22', '09-19'],
     ['squash', 'Winter squash', 'fruit', 380, ['squash-winter' => 1], ['boxes' => 6, 'stall' => 5], '09-30', '01-16'],
-    ['bean', 'Bush beans', 'bag of 400 g', 360, ['bean-bush' => 4], ['stall' => 20, 'boxes' => 23], '07-15', '09-19'],
-    ['pea', 'Snap peas', 'bag of 300 g', 340, ['pea' => 3], ['stall' => 18, 'boxes' => 23], '06-10', '07-18'],
-    ['corn', 'Sweet corn', 'ear', 110, ['corn' => 1], ['stall' => 57, 'boxes' => 50], '08-05', '09-12'],
-    ['potato-new', 'New potatoes', 'kg', 320, ['potato-early' => 10], ['boxes' => 19, 'stall' => 16], '07-08', '08-22'],
+    ['bean', 'Bush beans', 'bag of 400 g', 360, ['bean-bush' => 4], ['stall' => 20, 'boxes' => 23], '07-25', '09-19'],
+    ['pea', 'Snap peas', 'bag of 300 g', 340, ['pea' => 3], ['stall' => 18, 'boxes' => 23], '06-17', '07-18'],
+    ['corn', 'Sweet corn', 'ear', 110, ['corn' => 1], ['stall' => 57, 'boxes' => 50], '08-15', '09-12'],
+    ['potato-new', 'New potatoes', 'kg', 320, ['potato-early' => 10], ['boxes' => 19, 'stall' => 16], '07-22', '08-22'],
     ['potato', 'Potatoes', 'kg', 200, ['potato-storage' => 10], ['boxes' => 15, 'stall' => 11], '09-02', '02-27'],
-    ['parsley', 'Parsley', 'bunch', 160, ['parsley' => 1], ['boxes' => 13, 'stall' => 15, 'kitchen-north' => 5], '06-17', '10-31'],
-    ['basil', 'Basil', 'bunch', 200, ['basil' => 1], ['stall' => 16, 'kitchen-south' => 8], '07-01', '09-12'],
+    ['parsley', 'Parsley', 'bunch', 160, ['parsley' => 1], ['boxes' => 13, 'stall' => 15, 'kitchen-north' => 5], '08-01', '10-31'],
+    ['basil', 'Basil', 'bunch', 200, ['basil' => 1], ['stall' => 16, 'kitchen-south' => 8], '07-15', '09-12'],
     ['fennel', 'Fennel', 'bulb', 180, ['fennel' => 1], ['stall' => 14, 'boxes' => 15], '07-15', '10-17'],
     ['asparagus', 'Asparagus', 'kg', 1200, ['asparagus' => 10], ['stall' => 4], '04-28', '06-13'],
     ['rhubarb', 'Rhubarb', 'kg', 380, ['rhubarb' => 10], ['stall' => 3, 'farm-shop' => 1], '04-28', '06-06'],
@@ -163,6 +165,8 @@ usort($promises, static fn (Promise $a, Promise $b): int => [$a->day->number, $a
 
 $usual = Settings::usual();
 $settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...), $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth, $usual->nitrogenRate, $usual->fertiliserNitrogen);
-$garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing);
+// A maritime-continental year with a July mean of 19 degrees C, made up like the rest.
+$climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3, 15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9);
+$garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate);
 file_put_contents(__DIR__.'/garden.json', (new GardenWriter())->write($garden));
 fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises), count($standing)));

@@ -68,7 +68,8 @@ final class Harvests
         if (Pattern::Perennial !== $crop->pattern || null === $window) {
             return [$ready];
         }
-        $years = array_map(static fn (int $year): int => $window->from->in($year)->number, range(Day::of($ready)->year(), Day::of($clear)->year()));
+        $from = abs($ready - $window->from->in(Day::of($ready)->year())->number) > 91 ? $window->mirrored()->from : $window->from;
+        $years = array_map(static fn (int $year): int => $from->in($year)->number, range(Day::of($ready)->year(), Day::of($clear)->year()));
 
         return array_values(array_filter($years, static fn (int $day): bool => $day >= $ready && $day <= $clear));
     }

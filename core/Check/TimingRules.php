@@ -16,6 +16,10 @@ final readonly class TimingRules
 {
     /** An unheated tunnel keeps tender crops so many days beyond the first frost (the planner's stated default). */
     private const TUNNEL_FROST_DAYS = 28;
+    /** Heat and light make days up to so much shorter (or, in the nursery, longer) than the catalogue's. */
+    private const SLACK = 2.0;
+    /** In the cold a crop holds so many times as long. */
+    private const COLD_HOLD = 5;
     private const PICKED_UNITS_TOLERANCE = 0.0001;
 
     private int $today;
@@ -47,6 +51,8 @@ final readonly class TimingRules
      */
     private function broken(Sheet $planting, Crop $crop, array $days): array
     {
+        $isTimed = 'heat-and-light' === $this->garden->part('climate')->text('timed_by');
+        $slack = $isTimed ? self::SLACK : 1.0;
         $sown = 'sown' === $planting->text('method');
         $catalogue = $sown ? $crop->timing->daysSown : $crop->timing->daysTransplanted;
         if (null === $catalogue || Pattern::Perennial === $crop->pattern || !\in_array($planting->text('method'), ['sown', 'transplanted'], true)) {
@@ -56,17 +62,18 @@ final readonly class TimingRules
         $nursery = $sown ? 0 : $crop->timing->nurseryDays;
         $lead = $this->recipes->get($planting->text('recipe'))->leadDays();
         $ready = $days['ground'] + $catalogue + ($stock ? intdiv($crop->timing->spread, 2) : 0);
-        $last = $days['ready'] + ($stock ? $crop->timing->hold : $this->lastPicking($crop));
+        $last = $days['ready'] + ($stock ? $crop->timing->hold * ($isTimed ? self::COLD_HOLD : 1) : $this->lastPicking($crop));
         $window = $crop->sowing[$planting->text('place')] ?? null;
+        $window = $this->garden->part('place')->number('latitude') < 0 ? $window?->mirrored() : $window;
         $rules = [
             [FaultKind::DatesOutOfOrder, $days['sow'] <= $days['ground'] && $days['bed_start'] <= $days['ground'] && $days['ground'] <= $days['ready'] && $days['ready'] <= $days['clear'], 'Sowing and bed come before the ground, then ready, then cleared.'],
             [FaultKind::InThePast, min($days['sow'], $days['bed_start']) >= $this->today, 'Its work would begin before the day of the plan.'],
             [FaultKind::NoSowingDay, \in_array(Day::of($days['sow'])->weekday()->name, $this->garden->part('settings')->texts('sowing_days'), true), 'The garden does not sow on that day of the week.'],
             [FaultKind::OutOfSeason, null !== $window && $window->contains(Day::of($days['ground'])), 'The crop does not go into the ground there at that time of the year.'],
-            [FaultKind::WrongNursery, $days['ground'] - $days['sow'] === $nursery, \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
+            [FaultKind::WrongNursery, abs($days['ground'] - $days['sow'] - $nursery) <= $nursery * ($slack - 1), \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
             [FaultKind::WrongRecipe, $planting->text('recipe') === $this->recipe($crop), \sprintf('The bed is to be made by "%s".', $this->recipe($crop))],
             [FaultKind::BedNotReady, $days['ground'] - $days['bed_start'] === $lead, \sprintf('The recipe takes %d days, the bed is taken %d days before.', $lead, $days['ground'] - $days['bed_start'])],
-            [FaultKind::WrongReady, $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
+            [FaultKind::WrongReady, $isTimed ? $days['ready'] - $days['ground'] >= ($ready - $days['ground']) / $slack : $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
             [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
             [FaultKind::Frosted, $days['clear'] <= $this->frostEnd($crop, $planting->text('place'), $days['ground']), 'Frost usually ends it before.'],
             [FaultKind::WrongYield, abs($planting->number('per_metre') - $crop->produce->perMetre) < self::PICKED_UNITS_TOLERANCE, \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],

@@ -10,8 +10,8 @@ use JollyFurrow\Time\Day;
 /** What is known of the climate of a garden, and whether its plan goes by it. */
 final class PlaceClimate
 {
-    private const DAYS_BACK = 500;
-    private const DAYS_AHEAD = 1100;
+    private const DAYS_BACK = 420;
+    private const DAYS_AHEAD = 830;
 
     /** @var array<string, LocalTiming> */
     private array $timing = [];

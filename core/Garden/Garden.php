@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Garden;
 
 use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Promise\Outlet;
@@ -12,6 +13,7 @@ use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\YearWindow;
 
 /** A whole garden as it stands on one day: all that a plan is drawn up from. */
 final readonly class Garden
@@ -74,6 +76,14 @@ final readonly class Garden
     public function timing(): ?LocalTiming
     {
         return null !== $this->climate && $this->climate->isTimedByIt ? $this->climate->timing($this->place->latitude, $this->today) : null;
+    }
+
+    /** When a crop goes into the ground here: the book speaks of the northern half of the world. */
+    public function season(Crop $crop, PlaceType $place): ?YearWindow
+    {
+        $window = $crop->sowing[$place->value] ?? null;
+
+        return $this->place->latitude < 0 ? $window?->mirrored() : $window;
     }
 
     /** Metres of bed of one place type. */

@@ -39,12 +39,6 @@ final readonly class Emergence
         return max(0.0, $this->rates[$i - 1] + ($t - $low) / ($this->temperatures[$i] - $low) * ($this->rates[$i] - $this->rates[$i - 1]));
     }
 
-    /** Mean over a day whose soil goes from a morning low over its mean to a high: a quarter, a half, a quarter of it. */
-    public function overDay(float $low, float $mean, float $high): float
-    {
-        return ($this->rate($low) + 2 * $this->rate($mean) + $this->rate($high)) / 4;
-    }
-
     /** Days at a steady temperature; null: it does not come up. */
     public function daysAt(float $t): ?float
     {

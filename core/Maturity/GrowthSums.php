@@ -8,27 +8,23 @@ use JollyFurrow\Climate\SoilTemperature;
 use JollyFurrow\Climate\Weather;
 
 /**
- * Development of one crop under one cover, summed up by day, so that any sowing is a search in a rising line. A day
- * adds one where it is as warm as the reference and light enough: the sum counts catalogue days.
+ * Sums by day, so that any sowing is a search in a rising line. Entry n is the sum before day n; a day adds one where it
+ * is as warm as the reference and light enough: the sum counts catalogue days.
  */
-final readonly class GrowthSums
+final class GrowthSums
 {
     /** The mild day the catalogue's days are taken to hold at swings so far around its mean, degrees C (own model). */
     private const REFERENCE_SWING = 5.0;
     /** A fit crop ages at least so fast, however cold: it does not keep for ever. */
     private const LEAST_AGEING = 0.2;
+    /** The table rates are looked up in: from, to, steps a degree. */
+    private const COLDEST = -80;
+    private const HOTTEST = 90;
+    private const STEPS = 4;
 
     /**
-     * @param list<float> $development sum before each day
-     * @param list<float> $emergence   the same, of the way to emergence
-     * @param list<float> $ageing      the same, of a fit crop: warmth alone
-     */
-    private function __construct(public int $first, public array $development, public array $emergence, public array $ageing)
-    {
-    }
-
-    /**
-     * How warm each day is, measured by the reference: one on a mild day of the reference mean.
+     * How warm each day is, measured by the reference: one on a mild day of the reference mean. The day's course is taken
+     * at six moments of a sine, as TemperatureResponse::overDay() does; the response is looked up to an eighth of a degree.
      *
      * @param list<float> $min
      * @param list<float> $max
@@ -37,50 +33,107 @@ final readonly class GrowthSums
      */
     public static function warmth(Growth $growth, array $min, array $max): array
     {
-        $reference = self::reference($growth);
+        $reference = $growth->temperature->overDay($growth->reference - self::REFERENCE_SWING, $growth->reference + self::REFERENCE_SWING);
 
-        return array_map(static fn (float $low, float $high): float => $growth->temperature->overDay($low, $high) / $reference, $min, $max);
-    }
-
-    /**
-     * @param Weather     $under  under the cover
-     * @param list<float> $warmth see warmth()
-     * @param list<float> $soil   mean of each day at seed depth
-     */
-    public static function of(Emergence $table, Weather $under, array $warmth, array $soil, float $depthCm): self
-    {
-        $development = $emergence = $ageing = [0.0];
-        $grown = $up = $aged = 0.0;
-        $swing = SoilTemperature::damping($depthCm);
-        foreach ($warmth as $n => $warm) {
-            $development[] = $grown += $warm * LightResponse::at($under->light[$n]);
-            $half = ($under->max[$n] - $under->min[$n]) / 2 * $swing;
-            $emergence[] = $up += $table->overDay($soil[$n] - $half, $soil[$n], $soil[$n] + SoilTemperature::SUN * $half);
-            $ageing[] = $aged += max(self::LEAST_AGEING, $warm);
+        $table = self::table($growth->temperature->at(...));
+        $warmth = [];
+        foreach ($min as $n => $low) {
+            $mean = (($low + $max[$n]) / 2 - self::COLDEST) * self::STEPS + 0.5;
+            $half = ($max[$n] - $low) / 2 * self::STEPS;
+            $warmth[] = ($table[(int) ($mean + 0.9659258 * $half)] + $table[(int) ($mean + 0.7071068 * $half)] + $table[(int) ($mean + 0.2588190 * $half)]
+                + $table[(int) ($mean - 0.2588190 * $half)] + $table[(int) ($mean - 0.7071068 * $half)] + $table[(int) ($mean - 0.9659258 * $half)]) / 6 / $reference;
         }
 
-        return new self($under->first, $development, $emergence, $ageing);
+        return $warmth;
     }
 
     /**
-     * Seedlings on the bench: never cold, aired when hot, behind glass.
+     * A response at every step of temperature, to be looked up.
      *
-     * @param list<float> $warmth
+     * @param callable(float): float $response
+     *
+     * @return list<float>
      */
-    public static function inNursery(Weather $bench, array $warmth): self
+    private static function table(callable $response): array
     {
-        $sum = [0.0];
-        $grown = 0.0;
-        foreach ($warmth as $n => $warm) {
-            $sum[] = $grown += $warm * LightResponse::ofSeedlings($bench->light[$n]);
+        $table = [];
+        for ($i = 0; $i <= self::STEPS * (self::HOTTEST - self::COLDEST); ++$i) {
+            $table[] = $response(self::COLDEST + $i / self::STEPS);
         }
 
-        return new self($bench->first, $sum, $sum, $sum);
+        return $table;
     }
 
-    public static function reference(Growth $growth): float
+    /**
+     * @param list<float> $warmth
+     * @param list<float> $light
+     *
+     * @return list<float>
+     */
+    public static function development(array $warmth, array $light): array
     {
-        return $growth->temperature->overDay($growth->reference - self::REFERENCE_SWING, $growth->reference + self::REFERENCE_SWING);
+        $sums = [0.0];
+        $sum = 0.0;
+        foreach ($warmth as $n => $warm) {
+            $sums[] = $sum += $warm * LightResponse::at($light[$n]);
+        }
+
+        return $sums;
+    }
+
+    /**
+     * @param list<float> $warmth
+     * @param list<float> $light
+     *
+     * @return list<float>
+     */
+    public static function seedlings(array $warmth, array $light): array
+    {
+        $sums = [0.0];
+        $sum = 0.0;
+        foreach ($warmth as $n => $warm) {
+            $sums[] = $sum += $warm * LightResponse::ofSeedlings($light[$n]);
+        }
+
+        return $sums;
+    }
+
+    /**
+     * @param list<float> $warmth
+     *
+     * @return list<float>
+     */
+    public static function ageing(array $warmth): array
+    {
+        $sums = [0.0];
+        $sum = 0.0;
+        foreach ($warmth as $warm) {
+            $sums[] = $sum += max(self::LEAST_AGEING, $warm);
+        }
+
+        return $sums;
+    }
+
+    /**
+     * A quarter of the day at the soil's low, a half at its mean, a quarter at its high; rates are looked up to an eighth of a degree.
+     *
+     * @param list<float> $soil mean of each day at seed depth
+     *
+     * @return list<float>
+     */
+    public static function emergence(Emergence $table, Weather $under, array $soil, float $depthCm): array
+    {
+        $rates = self::table($table->rate(...));
+        $sums = [0.0];
+        $sum = 0.0;
+        $swing = SoilTemperature::damping($depthCm) / 2 * self::STEPS;
+        foreach ($soil as $n => $mean) {
+            $at = ($mean - self::COLDEST) * self::STEPS + 0.5;
+            $half = ($under->max[$n] - $under->min[$n]) * $swing;
+            $sums[] = $sum += ($rates[(int) ($at - $half)] + 2 * $rates[(int) $at] + $rates[(int) ($at + SoilTemperature::SUN * $half)]) / 4;
+        }
+
+        return $sums;
     }
 
     /**

@@ -19,6 +19,10 @@ final class LocalTiming
     private array $soil = [];
     /** @var array<string, list<float>> by cardinal temperatures, reference and cover */
     private array $warmth = [];
+    /** @var array<string, list<float>> the same */
+    private array $development = [];
+    /** @var array<string, list<float>> the same */
+    private array $ageing = [];
 
     public function __construct(public readonly Weather $weather)
     {
@@ -29,21 +33,47 @@ final class LocalTiming
         return $this->ripening[$crop->key.'/'.$cover->value] ??= new Ripening($crop, $this, $cover);
     }
 
-    public function sums(Crop $crop, Cover $cover): GrowthSums
+    /** @return list<float> catalogue days made by warmth and light, summed up before each day */
+    public function development(Growth $growth, Cover $cover): array
     {
-        $under = $this->under[$cover->value] ??= $this->weather->under($cover);
-        $soil = $this->soil[$cover->value] ??= $under->soil();
-        $warmth = $this->warmth[$cover->value.self::group($crop->growth)] ??= GrowthSums::warmth($crop->growth, $under->min, $under->max);
+        $key = $cover->value.self::group($growth);
 
-        return GrowthSums::of($crop->growth->emergence, $under, $warmth, $soil, $crop->stand->depth->millimetres / 10);
+        return $this->development[$key] ??= GrowthSums::development($this->warmth($growth, $cover), $this->under($cover)->light);
     }
 
-    public function bench(Crop $crop): GrowthSums
+    /** @return list<float> the same for a fit crop, which ages by warmth alone */
+    public function ageing(Growth $growth, Cover $cover): array
+    {
+        $key = $cover->value.self::group($growth);
+
+        return $this->ageing[$key] ??= GrowthSums::ageing($this->warmth($growth, $cover));
+    }
+
+    /** @return list<float> the same for the way to emergence */
+    public function emergence(Crop $crop, Cover $cover): array
+    {
+        $this->soil[$cover->value] ??= $this->under($cover)->soil();
+
+        return GrowthSums::emergence($crop->growth->emergence, $this->under($cover), $this->soil[$cover->value], $crop->stand->depth->millimetres / 10);
+    }
+
+    /** @return list<float> development of seedlings on the bench */
+    public function bench(Growth $growth): array
     {
         $bench = $this->under['bench'] ??= $this->weather->onTheBench();
-        $warmth = $this->warmth['bench'.self::group($crop->growth)] ??= GrowthSums::warmth($crop->growth, $bench->min, $bench->max);
 
-        return GrowthSums::inNursery($bench, $warmth);
+        return $this->development['bench'.self::group($growth)] ??= GrowthSums::seedlings(GrowthSums::warmth($growth, $bench->min, $bench->max), $bench->light);
+    }
+
+    private function under(Cover $cover): Weather
+    {
+        return $this->under[$cover->value] ??= $this->weather->under($cover);
+    }
+
+    /** @return list<float> */
+    private function warmth(Growth $growth, Cover $cover): array
+    {
+        return $this->warmth[$cover->value.self::group($growth)] ??= GrowthSums::warmth($growth, $this->under($cover)->min, $this->under($cover)->max);
     }
 
     private static function group(Growth $growth): string

@@ -13,21 +13,24 @@ use JollyFurrow\Crop\Method;
  * warm and light as the reference; emergence goes by the soil, the nursery by its own warmth and light. Catalogue days
  * from planting out include the usual check after it.
  */
-final readonly class Ripening
+final class Ripening
 {
     private const YEAR = 365;
     /** The soil of a mild day in the sun is a little warmer than its air: the emergence that is in the catalogue's days. Degrees C. */
     private const SOIL_WARMER = 1.0;
 
-    private GrowthSums $sums;
-    private GrowthSums $bench;
-    private float $emergenceInCatalogue;
-    private ?Anchor $anchor;
+    private readonly int $first;
+    /** @var list<float> */
+    private readonly array $development;
+    /** @var list<float>|null worked out when first asked for */
+    private ?array $emergence = null;
+    private readonly float $emergenceInCatalogue;
+    private readonly ?Anchor $anchor;
 
-    public function __construct(private Crop $crop, LocalTiming $timing, Cover $cover)
+    public function __construct(private readonly Crop $crop, private readonly LocalTiming $timing, private readonly Cover $cover)
     {
-        $this->sums = $timing->sums($crop, $cover);
-        $this->bench = $crop->timing->nurseryDays > 0 ? $timing->bench($crop) : $this->sums;
+        $this->first = $timing->weather->first;
+        $this->development = $timing->development($crop->growth, $cover);
         $this->emergenceInCatalogue = $crop->growth->emergence->daysAt($crop->growth->reference + self::SOIL_WARMER) ?? 0.0;
         $this->anchor = $crop->growth->anchored && null !== $crop->rhythm->harvest ? new Anchor($crop, $timing->weather) : null;
     }
@@ -36,7 +39,7 @@ final readonly class Ripening
     public function forward(int $sow, Method $method): ?Ripeness
     {
         $catalogue = $this->crop->timing->daysFor($method);
-        $ground = Method::Sown === $method ? $sow : GrowthSums::reached($this->bench->development, $this->bench->first, $sow, (float) $this->crop->timing->nurseryDays);
+        $ground = Method::Sown === $method ? $sow : $this->outOfTheNursery($sow);
         if (null === $catalogue || null === $ground) {
             return null;
         }
@@ -44,11 +47,17 @@ final readonly class Ripening
         return $this->fromGround($sow, $ground, $method);
     }
 
+    /** Day the plants of a tray are fit to go out. */
+    public function outOfTheNursery(int $sow): ?int
+    {
+        return GrowthSums::reached($this->timing->bench($this->crop->growth), $this->first, $sow, (float) $this->crop->timing->nurseryDays);
+    }
+
     /** The same from the day it went, or goes, into the ground. */
     public function fromGround(int $sow, int $ground, Method $method): ?Ripeness
     {
         $catalogue = (float) ($this->crop->timing->daysFor($method) ?? $this->crop->timing->daysSown ?? $this->crop->timing->daysTransplanted ?? 0);
-        $emerges = Method::Sown === $method ? GrowthSums::reached($this->sums->emergence, $this->sums->first, $ground, 1.0) : $sow + (int) ceil($this->crop->growth->emergence->daysAt(20.0) ?? 0.0);
+        $emerges = Method::Sown === $method ? GrowthSums::reached($this->emergence ??= $this->timing->emergence($this->crop, $this->cover), $this->first, $ground, 1.0) : $sow + (int) ceil($this->crop->growth->emergence->daysAt(20.0) ?? 0.0);
         if (null === $emerges) {
             return null;
         }
@@ -60,11 +69,11 @@ final readonly class Ripening
     public function fromStage(int $sow, int $ground, int $emerges, int $stage, float $toCome): ?Ripeness
     {
         $spread = $this->crop->pattern->isStock() ? intdiv($this->crop->timing->spread, 2) : 0;
-        $ready = null === $this->anchor ? GrowthSums::reached($this->sums->development, $this->sums->first, $stage, $toCome + $spread) : $this->anchor->harvest($ground);
+        $ready = null === $this->anchor ? GrowthSums::reached($this->development, $this->first, $stage, $toCome + $spread) : $this->anchor->harvest($ground);
         if (null === $ready) {
             return null;
         }
-        $hold = GrowthSums::reached($this->sums->ageing, $this->sums->first, $ready, (float) $this->crop->timing->hold) ?? $ready;
+        $hold = GrowthSums::reached($this->timing->ageing($this->crop->growth, $this->cover), $this->first, $ready, (float) $this->crop->timing->hold) ?? $ready;
 
         return new Ripeness($sow, $emerges, $ground, $ready, $hold);
     }
@@ -77,18 +86,13 @@ final readonly class Ripening
         return Method::Sown === $method ? max(1.0, $catalogue - $this->emergenceInCatalogue) : $catalogue;
     }
 
-    /** Day after a first harvest on which so many reference days have passed: the regrowth of a cut. */
-    public function regrown(int $from, float $days): ?int
+    /** Catalogue days that warmth and light make of the days from one to another. */
+    public function counted(int $from, int $until): float
     {
-        return GrowthSums::reached($this->sums->development, $this->sums->first, $from, $days);
-    }
+        $last = \count($this->development) - 1;
+        $at = fn (int $day): float => $this->development[max(0, min($last, $day - $this->first))];
 
-    /** Development from a day to another as a share of what a crop needs: the height of its ridge. */
-    public function share(int $from, int $until, float $needed): float
-    {
-        $at = fn (int $day): float => $this->sums->development[max(0, min(\count($this->sums->development) - 1, $day - $this->sums->first))];
-
-        return $needed <= 0.0 ? 1.0 : min(1.0, max(0.0, ($at($until) - $at($from)) / $needed));
+        return $at($until) - $at($from);
     }
 
     /**
@@ -97,7 +101,7 @@ final readonly class Ripening
      */
     public function latestFor(int $wanted, Method $method): ?Ripeness
     {
-        $low = max($this->sums->first, $wanted - 2 * self::YEAR);
+        $low = max($this->first, $wanted - 2 * self::YEAR);
         $high = $wanted;
         $found = null;
         while ($low <= $high) {

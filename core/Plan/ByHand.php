@@ -28,7 +28,7 @@ final readonly class ByHand
     {
         $crop = $this->book->get($planting->item);
         $nursery = $planting->ground->since($planting->sow);
-        $ground = 0 === $nursery ? $sow : $sow->plus($crop->timing->nurseryDays > 0 ? $crop->timing->nurseryDays : $nursery);
+        $ground = 0 === $nursery ? $sow : ($crop->timing->nurseryDays > 0 ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $sow, $planting->place) : $sow->plus($nursery));
 
         return $planting->but(dates: $this->dates($garden, $planting, $sow, $ground));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
@@ -12,10 +13,11 @@ use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
 
 /**
  * All ways to grow a crop in a garden between today and the last market day: every place type, method and
- * sowing day inside the crop's window, by plain catalogue days.
+ * sowing day inside the crop's season, by heat and light where the climate is known, else by plain catalogue days.
  */
 final readonly class Candidates
 {
@@ -56,14 +58,34 @@ final readonly class Candidates
     /** What a sowing on that day would be, whether or not it is a sowing day; null when the crop cannot go into the ground then. */
     public function sownOn(Crop $crop, Day $sow, PlaceType $place, Method $method): ?Candidate
     {
-        $ground = Method::Transplanted === $method ? $sow->plus($crop->timing->nurseryDays) : $sow;
-        $window = $crop->sowing[$place->value] ?? null;
+        $ground = Method::Transplanted === $method ? $this->outOfTheNursery($crop, $sow, $place) : $sow;
+        $window = $this->garden->season($crop, $place);
         if (null === $crop->timing->daysFor($method) || null === $window || !$window->contains($ground)) {
             return null;
         }
         $candidate = $this->inTheGround($crop, $sow, $ground, $place, $method);
 
-        return $candidate->lastField < $candidate->ready ? null : $candidate;
+        return $candidate->lastField < $candidate->ready || $this->standsOverWinter($crop, $ground, $candidate->ready, $place) ? null : $candidate;
+    }
+
+    /** When plants sown on a day can go out: by the nursery's own warmth and light, else by catalogue days. */
+    public function outOfTheNursery(Crop $crop, Day $sow, PlaceType $place): Day
+    {
+        $out = $this->garden->timing()?->of($crop, Cover::usualOf($place))->outOfTheNursery($sow->number);
+
+        return null === $out ? $sow->plus($crop->timing->nurseryDays) : Day::of($out);
+    }
+
+    /** Nobody counts on a crop that would have to grow on in the open through the winter, unless it is of that kind. */
+    private function standsOverWinter(Crop $crop, Day $ground, int $ready, PlaceType $place): bool
+    {
+        if (PlaceType::Field !== $place || $crop->growth->anchored || null === $this->garden->timing()) {
+            return false;
+        }
+        $winter = MonthDay::parse($this->garden->place->latitude < 0 ? '06-21' : '12-21');
+        $next = $winter->in($ground->year())->isBefore($ground) ? $winter->in($ground->year() + 1) : $winter->in($ground->year());
+
+        return $ready > $next->number;
     }
 
     /**
@@ -73,11 +95,12 @@ final readonly class Candidates
     public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method): Candidate
     {
         $recipe = $this->recipeFor($crop);
-        $ready = self::ready($crop, $ground, $method);
+        $ripe = Pattern::Perennial === $crop->pattern ? null : $this->garden->timing()?->of($crop, Cover::usualOf($place))->fromGround($sow->number, $ground->number, $method);
+        $ready = $ripe->ready ?? $this->ready($crop, $ground, $method);
         $curve = $crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm);
         $last = match (true) {
             Pattern::Perennial === $crop->pattern => $ready + self::PERENNIAL_DAYS,
-            $crop->pattern->isStock() => $ready + $crop->timing->hold,
+            $crop->pattern->isStock() => $ripe->lastGood ?? $ready + $crop->timing->hold,
             default => $ready + max([0, ...array_keys($curve)]),
         };
         $last = min($last, $this->frostEnd($crop, $ground, $place));
@@ -95,10 +118,12 @@ final readonly class Candidates
     }
 
     /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */
-    private static function ready(Crop $crop, Day $ground, Method $method): int
+    private function ready(Crop $crop, Day $ground, Method $method): int
     {
         if (Pattern::Perennial === $crop->pattern && null !== $crop->rhythm->harvest) {
-            return $crop->rhythm->harvest->from->in($ground->year() + max(1, $crop->rhythm->yearsToFirst))->number;
+            $window = $this->garden->place->latitude < 0 ? $crop->rhythm->harvest->mirrored() : $crop->rhythm->harvest;
+
+            return $window->from->in($ground->year() + max(1, $crop->rhythm->yearsToFirst))->number;
         }
         $days = $crop->timing->daysFor($method) ?? $crop->timing->daysSown ?? $crop->timing->daysTransplanted ?? 0;
 

@@ -37,7 +37,7 @@ final readonly class Conflicts
         $found = [];
         foreach ($garden->plantings as $planting) {
             if (isset($inQuestion[$planting->key])) {
-                $found = [...$found, ...$this->ground($garden, $planting, $inQuestion), ...$this->season($planting), ...self::family($gap, $planting)];
+                $found = [...$found, ...$this->ground($garden, $planting, $inQuestion), ...$this->season($garden, $planting), ...self::family($gap, $planting)];
             }
         }
         usort($found, static fn (Conflict $a, Conflict $b): int => (int) $b->isHard() <=> (int) $a->isHard());
@@ -99,13 +99,13 @@ final readonly class Conflicts
     }
 
     /** @return list<Conflict> */
-    private function season(Planting $planting): array
+    private function season(Garden $garden, Planting $planting): array
     {
         if (!$this->book->has($planting->item) || Standing::Planned !== $planting->standing) {
             return [];
         }
         $crop = $this->book->get($planting->item);
-        $window = $crop->sowing[$planting->place->value] ?? null;
+        $window = $garden->season($crop, $planting->place);
         if (null === $window || !$window->contains($planting->ground)) {
             return [new Conflict(Rule::OutOfSeason, $planting->key, \sprintf('%s usually goes into the %s %s; %s lies outside.', $crop->name, $planting->place->words(), null === $window ? 'never' : 'from '.$window->from->iso().' to '.$window->to->iso(), $planting->ground->iso()))];
         }

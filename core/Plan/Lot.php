@@ -14,6 +14,9 @@ use JollyFurrow\Harvest\HarvestCurve;
  */
 final readonly class Lot
 {
+    /** A first harvest further than this from the book's is one of the southern half of the world. Days. */
+    private const QUARTER = 91;
+
     public function __construct(public string $planting, public int $from, public int $to, public float $units, public float $weeklyLoss)
     {
     }
@@ -86,9 +89,10 @@ final readonly class Lot
         if (Pattern::Perennial !== $crop->pattern || null === $window) {
             return [$planting->ready->number];
         }
+        $from = abs($planting->ready->number - $window->from->in($planting->ready->year())->number) > self::QUARTER ? $window->mirrored()->from : $window->from;
         $firsts = [];
         for ($year = $planting->ready->year(); $year <= $planting->clear->year(); ++$year) {
-            $first = $window->from->in($year)->number;
+            $first = $from->in($year)->number;
             if ($first >= $planting->ready->number && $first <= $planting->clear->number) {
                 $firsts[] = $first;
             }

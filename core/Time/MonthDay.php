@@ -37,4 +37,11 @@ final readonly class MonthDay
     {
         return $this->month * 100 + $this->day;
     }
+
+    public function halfAYearLater(): self
+    {
+        $day = $this->in(2001)->plus(182);
+
+        return new self($day->month(), $day->dayOfMonth());
+    }
 }

@@ -24,4 +24,10 @@ final readonly class YearWindow
 
         return $from <= $to ? $at >= $from && $at <= $to : $at >= $from || $at <= $to;
     }
+
+    /** The same season in the other half of the world: half a year later. */
+    public function mirrored(): self
+    {
+        return new self($this->from->halfAYearLater(), $this->to->halfAYearLater());
+    }
 }

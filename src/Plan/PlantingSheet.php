@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\ReadyWorking;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Mass;
 use JollyFurrow\Nursery\SeedNeed;
@@ -55,7 +57,7 @@ final readonly class PlantingSheet
             Compost::over($area, $settings->compostDepth),
             $fertiliser,
             Mass::fromGrams($fertiliser->value)->weighable(),
-            self::dates($planting, $crop, $recipes),
+            self::dates($planting, $crop, $garden, $recipes),
             self::yield($planting, $crop),
             BedSketch::of($bed, $spacing),
             $area,
@@ -64,7 +66,7 @@ final readonly class PlantingSheet
     }
 
     /** @return list<Working> dates as day numbers */
-    private static function dates(Planting $planting, Crop $crop, RecipeBook $recipes): array
+    private static function dates(Planting $planting, Crop $crop, Garden $garden, RecipeBook $recipes): array
     {
         $lead = $recipes->get($planting->recipe);
         $days = $crop->timing->daysFor($planting->method) ?? 0;
@@ -75,6 +77,11 @@ final readonly class PlantingSheet
                 Input::of('lead', 'lead of '.strtolower($lead->name), $planting->ground->since($planting->bedStart), 'days', $lead->source),
             ], Source::practice()),
         ];
+        $cover = Cover::usualOf($planting->place);
+        $ripe = $garden->timing()?->of($crop, $cover)->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
+        if (null !== $ripe && $ripe->ready === $planting->ready->number && !$crop->growth->anchored && null !== $garden->timing()) {
+            return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe)];
+        }
         $spread = $crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0;
         if ($crop->source($name)->kind->value && $planting->ready->since($planting->ground) === $days + $spread) {
             $workings[] = Working::of('Ready', $planting->ready->number, 'day', 'day into the ground + catalogue days + half the days over which it ripens', 'ground + days + floor(spread / 2)', [

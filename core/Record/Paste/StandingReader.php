@@ -122,7 +122,7 @@ final class StandingReader
             default => null === $crop->timing->daysSown ? Method::Transplanted : Method::Sown,
         };
         $sow = Method::Transplanted === $method && Column::Trays !== $column ? $day->plus(-$crop->timing->nurseryDays) : $day;
-        $ground = Column::Trays === $column ? $day->plus($crop->timing->nurseryDays) : $day;
+        $ground = Column::Trays === $column ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $day, $bed->place) : $day;
         $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $bed->place, $method);
         $frosted = $grown->lastField < $grown->ready;
         $clear = Day::of(max($grown->ready, $grown->lastField));

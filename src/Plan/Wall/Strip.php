@@ -7,11 +7,14 @@ namespace App\Plan\Wall;
 use App\Plan\Expected;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Plan\Planting;
 
 /** One piece of a planting as it is drawn on its bed's row: paths in the row's own pixels. */
 final readonly class Strip
 {
+    /** Points of a ridge. */
+    private const STEPS = 6;
     /** Room for the nursery thread above the bed, and the height a whole bed takes. */
     public const HEAD = 6.0;
     public const BED = 29.0;
@@ -46,7 +49,7 @@ final readonly class Strip
     }
 
     /** @param array<int, int> $weeks units by the Monday of the week they are cut in */
-    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag): self
+    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag, ?Ripening $ripening = null): self
     {
         $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength), 1);
         $height = round(self::BED * ($piece->to - $piece->from) / $bedLength - 1, 1);
@@ -67,7 +70,7 @@ final readonly class Strip
             $x['ground'] - $x['start'] > 0.5 ? \sprintf('M%s %sV%sH%sV%sZ', $x['start'], $base, round($base - min(5.0, $height), 1), $x['ground'], $base) : '',
             $inNursery ? \sprintf('M%s %sH%sV%s', $x['sow'], $thread, $x['ground'], $base) : '',
             $inNursery && $x['sow'] > 0 ? ['x' => $x['sow'], 'y' => $thread] : null,
-            self::ridge($planting, $scale, $base, $height),
+            self::ridge($planting, $scale, $base, $height, $ripening),
             \sprintf('M%s %sV%sL%s %sV%sZ', $x['ready'], $base, $top, $x['clear'], round($base - $height * ($stock ? 0.55 : 0.25), 1), $base),
             \sprintf('M%s %sl4 %s', $x['clear'], $base, -min(6.0, $height)),
             self::notches($weeks, $planting, $scale, $base, $height),
@@ -94,15 +97,18 @@ final readonly class Strip
         return $this->labelX + self::LETTER * mb_strlen($this->label);
     }
 
-    /** The ridge rises with the share of its days to maturity that have gone by. */
-    private static function ridge(Planting $planting, Scale $scale, float $base, float $height): string
+    /** The ridge rises with the development made by then, so that a slow autumn looks slow; without heat and light, evenly. */
+    private static function ridge(Planting $planting, Scale $scale, float $base, float $height, ?Ripening $ripening): string
     {
         $from = $planting->ground->number;
         $to = max($from + 1, $planting->ready->number);
+        $whole = $ripening?->counted($from, $to) ?? 0.0;
+        $steps = $whole > 0.0 ? self::STEPS : 4;
         $points = [];
-        for ($step = 0; $step <= 4; ++$step) {
-            $day = $from + ($to - $from) * $step / 4;
-            $points[] = $scale->x((int) round($day)).' '.round($base - $height * $step / 4, 1);
+        for ($step = 0; $step <= $steps; ++$step) {
+            $day = (int) round($from + ($to - $from) * $step / $steps);
+            $share = $whole > 0.0 && null !== $ripening ? $ripening->counted($from, $day) / $whole : $step / $steps;
+            $points[] = $scale->x($day).' '.round($base - $height * $share, 1);
         }
 
         return 'M'.implode('L', $points).'V'.$base.'Z';
