@@ -17,6 +17,8 @@ final class GrowthSums
     private const REFERENCE_SWING = 5.0;
     /** A fit crop ages at least so fast, however cold: it does not keep for ever. */
     private const LEAST_AGEING = 0.2;
+    /** When the normal night is so cold, a frost has come in about half of the years, degrees C (own model). */
+    private const FROST_BY_THEN = 2.0;
     /** The table rates are looked up in: from, to, steps a degree. */
     private const COLDEST = -80;
     private const HOTTEST = 90;
@@ -131,6 +133,22 @@ final class GrowthSums
             $at = ($mean - self::COLDEST) * self::STEPS + 0.5;
             $half = ($under->max[$n] - $under->min[$n]) * $swing;
             $sums[] = $sum += ($rates[(int) ($at - $half)] + 2 * $rates[(int) $at] + $rates[(int) ($at + SoilTemperature::SUN * $half)]) / 4;
+        }
+
+        return $sums;
+    }
+
+    /**
+     * @param list<float> $min
+     *
+     * @return list<float>
+     */
+    public static function coldNights(array $min): array
+    {
+        $sums = [0.0];
+        $sum = 0.0;
+        foreach ($min as $night) {
+            $sums[] = $sum += $night <= self::FROST_BY_THEN ? 1.0 : 0.0;
         }
 
         return $sums;

@@ -23,6 +23,8 @@ final class LocalTiming
     private array $development = [];
     /** @var array<string, list<float>> the same */
     private array $ageing = [];
+    /** @var array<string, list<float>> by cover */
+    private array $cold = [];
 
     public function __construct(public readonly Weather $weather)
     {
@@ -63,6 +65,12 @@ final class LocalTiming
         $bench = $this->under['bench'] ??= $this->weather->onTheBench();
 
         return $this->development['bench'.self::group($growth)] ??= GrowthSums::seedlings(GrowthSums::warmth($growth, $bench->min, $bench->max), $bench->light);
+    }
+
+    /** @return list<float> nights so cold that tender crops have usually been frozen by then, counted up before each day */
+    public function coldNights(Cover $cover): array
+    {
+        return $this->cold[$cover->value] ??= GrowthSums::coldNights($this->under($cover)->min);
     }
 
     private function under(Cover $cover): Weather

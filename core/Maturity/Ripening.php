@@ -57,7 +57,7 @@ final class Ripening
     public function fromGround(int $sow, int $ground, Method $method): ?Ripeness
     {
         $catalogue = (float) ($this->crop->timing->daysFor($method) ?? $this->crop->timing->daysSown ?? $this->crop->timing->daysTransplanted ?? 0);
-        $emerges = Method::Sown === $method ? GrowthSums::reached($this->emergence ??= $this->timing->emergence($this->crop, $this->cover), $this->first, $ground, 1.0) : $sow + (int) ceil($this->crop->growth->emergence->daysAt(20.0) ?? 0.0);
+        $emerges = Method::Sown === $method ? $this->emerges($ground) : $sow + (int) ceil($this->crop->growth->emergence->daysAt(20.0) ?? 0.0);
         if (null === $emerges) {
             return null;
         }
@@ -65,17 +65,32 @@ final class Ripening
         return $this->fromStage($sow, $ground, $emerges, Method::Sown === $method ? $emerges : $ground, Method::Sown === $method ? max(1.0, $catalogue - $this->emergenceInCatalogue) : $catalogue);
     }
 
+    /** Day a sowing in the bed is up. */
+    public function emerges(int $ground): ?int
+    {
+        return GrowthSums::reached($this->emergence ??= $this->timing->emergence($this->crop, $this->cover), $this->first, $ground, 1.0);
+    }
+
     /** From a stage seen with one's own eyes: so many reference days are still to come from that day on. */
     public function fromStage(int $sow, int $ground, int $emerges, int $stage, float $toCome): ?Ripeness
     {
         $spread = $this->crop->pattern->isStock() ? intdiv($this->crop->timing->spread, 2) : 0;
         $ready = null === $this->anchor ? GrowthSums::reached($this->development, $this->first, $stage, $toCome + $spread) : $this->anchor->harvest($ground);
-        if (null === $ready) {
+        if (null === $ready || ($this->crop->tender && $this->isFrozenBetween($stage, $ready))) {
             return null;
         }
         $hold = GrowthSums::reached($this->timing->ageing($this->crop->growth, $this->cover), $this->first, $ready, (float) $this->crop->timing->hold) ?? $ready;
 
         return new Ripeness($sow, $emerges, $ground, $ready, $hold);
+    }
+
+    /** Tender crops do not live through the first frosts of autumn. */
+    private function isFrozenBetween(int $from, int $until): bool
+    {
+        $cold = $this->timing->coldNights($this->cover);
+        $at = fn (int $day): float => $cold[max(0, min(\count($cold) - 1, $day - $this->first))];
+
+        return $at($until) - $at($from) > 0.0;
     }
 
     /** Reference days from the day it stands in the ground (sown: from emergence) to the first harvest. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Record;
 
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\Day;
 
@@ -16,6 +17,7 @@ final readonly class FieldNote
      * @param float|null  $share    rough share, by kind: come up, lost, or left to pick
      * @param float|null  $units    units of sale picked
      * @param string      $words    in the grower's own words
+     * @param Sign|null   $sign     what was seen
      */
     public function __construct(
         public string $planting,
@@ -25,6 +27,7 @@ final readonly class FieldNote
         public ?float $share,
         public ?float $units,
         public string $words,
+        public ?Sign $sign = null,
     ) {
     }
 }

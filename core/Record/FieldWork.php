@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Record;
 
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\Reforecast;
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\CannotBeDone;
 use JollyFurrow\Plan\Dates;
 use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
+use JollyFurrow\Time\Day;
 
 /**
  * Turns what was noted into plantings as they now are: the grower's eye beats the plan. A part of a planting is split
@@ -43,7 +47,8 @@ final readonly class FieldWork
         $part = match ($note->what) {
             Happening::Sown => $this->byHand->sowOn($garden, $part, $note->day)->but(standing: Method::Sown === $part->method ? Standing::Growing : Standing::InNursery),
             Happening::Planted => $this->byHand->intoGroundOn($garden, $part, $note->day)->but(standing: Standing::Growing),
-            Happening::Emerged => $part->but(stand: $note->share ?? 1.0),
+            Happening::Emerged => $this->emerged($garden, $part, $note)->but(stand: $note->share ?? 1.0),
+            Happening::Seen => $this->seen($garden, $part, $note),
             Happening::Picked => $this->picked($part, $note),
             Happening::Finished => self::ended($part, $note),
             Happening::Lost => $this->lost($part, $note),
@@ -65,7 +70,7 @@ final readonly class FieldWork
         return match ($planting->standing) {
             Standing::Planned => Method::Sown === $planting->method ? [Happening::Sown] : [Happening::Sown, Happening::Planted],
             Standing::InNursery => [Happening::Planted, Happening::Emerged, Happening::Lost],
-            Standing::Growing => [Happening::Emerged, Happening::Picked, Happening::Finished, Happening::Lost],
+            Standing::Growing => [Happening::Emerged, Happening::Seen, Happening::Picked, Happening::Finished, Happening::Lost],
             Standing::Cleared => [],
         };
     }
@@ -85,6 +90,31 @@ final readonly class FieldWork
         if (null !== $note->length && $note->length->millimetres > $planting->length()->millimetres && !\in_array($note->what, [Happening::Sown, Happening::Planted], true)) {
             throw CannotBeDone::outOfOrder('length', \sprintf('The planting is only %s long.', $garden->settings->units->long($planting->length())));
         }
+    }
+
+    /** What comes after is dated from the day it came up. */
+    private function emerged(Garden $garden, Planting $part, FieldNote $note): Planting
+    {
+        $crop = $this->book->get($part->item);
+        $ripening = Method::Sown === $part->method && Standing::Growing === $part->standing && !$crop->growth->anchored ? $garden->timing()?->of($crop, Cover::usualOf($part->place)) : null;
+        $ripe = $ripening?->fromStage($part->sow->number, $part->ground->number, $note->day->number, $note->day->number, $ripening->toCome($part->method));
+
+        return null === $ripe ? $part : Reforecast::redated($part, Day::of($ripe->ready));
+    }
+
+    /** A sign says what share is still to come; everything after it is dated from there. */
+    private function seen(Garden $garden, Planting $part, FieldNote $note): Planting
+    {
+        $crop = $this->book->get($part->item);
+        $sign = $note->sign ?? throw CannotBeDone::outOfOrder('sign', 'What did you see? Choose a sign.');
+        if (!\in_array($sign, Sign::of($crop), true)) {
+            throw CannotBeDone::outOfOrder('sign', 'This crop has no such sign. Choose one of the list.');
+        }
+        $ripening = $crop->growth->anchored ? null : $garden->timing()?->of($crop, Cover::usualOf($part->place));
+        $days = ($crop->timing->daysFor($part->method) ?? 0) * $sign->left();
+        $ready = Sign::FitNow === $sign ? $note->day->number : $ripening?->fromStage($part->sow->number, $part->ground->number, $part->ground->number, $note->day->number, $sign->left() * $ripening->toCome($part->method))->ready ?? $note->day->number + (int) round($days);
+
+        return Reforecast::redated($part, Day::of($ready));
     }
 
     /** The first picking sets the day it was ready. What is left of a stock is noted; nothing left ends it. */

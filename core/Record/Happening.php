@@ -10,6 +10,7 @@ enum Happening: string
     case Sown = 'sown';
     case Planted = 'planted';
     case Emerged = 'emerged';
+    case Seen = 'seen';
     case Picked = 'picked';
     case Finished = 'finished';
     case Lost = 'lost';
@@ -21,6 +22,7 @@ enum Happening: string
             self::Sown => 'Sown',
             self::Planted => 'Planted',
             self::Emerged => 'Come up',
+            self::Seen => 'How far?',
             self::Picked => 'Picked',
             self::Finished => 'Finished',
             self::Lost => 'Looks bad',
@@ -33,6 +35,7 @@ enum Happening: string
             self::Sown => 'sown',
             self::Planted => 'planted out',
             self::Emerged => 'come up',
+            self::Seen => 'looked at',
             self::Picked => 'picked',
             self::Finished => 'finished, bed cleared',
             self::Lost => 'looks bad',

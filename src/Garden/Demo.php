@@ -6,6 +6,8 @@ namespace App\Garden;
 
 use App\Account\Accounts;
 use App\Account\DemoAccount;
+use App\Climate\ClimateKeeper;
+use App\Climate\SimulatedStation;
 use App\Garden\File\GardenReader;
 use App\Plan\DrawUp;
 use App\Plan\Entity\PlantingRecord;
@@ -36,6 +38,8 @@ final readonly class Demo
         private ChangeLog $log,
         private Today $today,
         private SeasonShift $shift,
+        private ClimateKeeper $readings,
+        private SimulatedStation $station,
     ) {
     }
 
@@ -51,6 +55,10 @@ final readonly class Demo
         $id = $this->keeper->begin($garden, $account->id, 'Demo garden brought in from its file');
         $plan = $this->planner->draw($garden);
         $this->drawUp->keep($id, $account->id, $garden, $plan);
+        if (null !== $garden->climate) {
+            $climate = $garden->climate;
+            $this->log->record($id, $account->id, 'Readings of the simulated station up to yesterday', fn (): int => $this->readings->read($id, $this->station->days($id, $climate, $garden->today, $this->today->day()->plus(-1)), $this->station->name()));
+        }
         $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpToToday($id, $garden->with($plan->plantings())));
     }
 

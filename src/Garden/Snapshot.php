@@ -20,6 +20,7 @@ use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Units;
@@ -166,7 +167,7 @@ final readonly class Snapshot
     /** @return list<FieldNote> */
     private function notes(string $gardenId): array
     {
-        return array_map(static fn (Row $r): FieldNote => new FieldNote($r->text('planting'), Happening::from($r->text('what')), $r->day('day'), null === $r->optionalInt('length_mm') ? null : Length::fromMillimetres($r->int('length_mm')), $r->optionalFloat('share'), $r->optionalFloat('units'), $r->text('words')), $this->rows('SELECT n.*, p.key_name AS planting FROM field_note n JOIN planting p ON p.garden_id = n.garden_id AND p.id = n.planting_id WHERE n.garden_id = ? ORDER BY n.id', $gardenId));
+        return array_map(static fn (Row $r): FieldNote => new FieldNote($r->text('planting'), Happening::from($r->text('what')), $r->day('day'), null === $r->optionalInt('length_mm') ? null : Length::fromMillimetres($r->int('length_mm')), $r->optionalFloat('share'), $r->optionalFloat('units'), $r->text('words'), Sign::tryFrom($r->text('sign'))), $this->rows('SELECT n.*, p.key_name AS planting FROM field_note n JOIN planting p ON p.garden_id = n.garden_id AND p.id = n.planting_id WHERE n.garden_id = ? ORDER BY n.id', $gardenId));
     }
 
     private static function stretch(Row $row): Stretch

@@ -14,6 +14,7 @@ use App\Shared\Entry;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Plan\CannotBeDone;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Record\FieldWork;
@@ -70,6 +71,7 @@ final class NoteController extends Page
             'what' => \in_array($what, $possible, true) ? $what : ($possible[0] ?? null),
             'possible' => $possible,
             'shares' => NoteForm::SHARES,
+            'signs' => Sign::of($book->get($planting->item)),
             'entry' => $entry,
             'problem' => $problem,
             'seen' => PlantingMark::of($planting),

@@ -9,6 +9,7 @@ use App\Plan\Replacement;
 use App\Shared\Entry;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\Planting;
@@ -42,7 +43,9 @@ final readonly class NoteForm
             $entry->fault('words', 'At most 400 characters fit here.');
         }
 
-        return $entry->isGood() ? new FieldNote($planting->key, $what, $day, $length, $share, $units, $words) : null;
+        $sign = Happening::Seen === $what ? $entry->choice('sign', Sign::class) : null;
+
+        return $entry->isGood() ? new FieldNote($planting->key, $what, $day, $length, $share, $units, $words, $sign) : null;
     }
 
     public function replacement(Entry $entry, Garden $garden, Planting $planting, FieldNote $note): Replacement
@@ -65,6 +68,7 @@ final readonly class NoteForm
                 Happening::Lost => self::SHARES[Units::number($note->share, 2)].' lost',
                 default => self::SHARES[Units::number($note->share, 2)],
             },
+            null === $note->sign ? '' : $note->sign->words(),
             $note->words,
         ], static fn (string $part): bool => '' !== $part);
 

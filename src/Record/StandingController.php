@@ -10,6 +10,7 @@ use App\Garden\Snapshot;
 use App\Plan\Expected;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingKeeper;
+use App\Plan\Replacement;
 use App\Shared\Entry;
 use App\Shared\Page;
 use Doctrine\DBAL\Connection;
@@ -17,6 +18,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Maturity\Reforecast;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\MarketOutlook;
@@ -87,6 +89,25 @@ final class StandingController extends Page
         return $this->kept($visit, $words($count).'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));
     }
 
+    /** What stands takes the dates the weather has given it. */
+    #[Route('/g/{garden}/standing/redate', name: 'standing_redate', methods: ['POST'])]
+    public function redate(Visit $visit, CropBook $book, PlantingChanges $changes): Response
+    {
+        try {
+            $kept = $changes->keep($visit->gardenId, $visit->accountId, [], static function (Garden $now) use ($book): Replacement {
+                $moved = Reforecast::of($now, $book);
+
+                return new Replacement(array_map(static fn (Reforecast $r): Planting => $r->was, $moved), array_map(static fn (Reforecast $r): Planting => $r->is, $moved), \sprintf('%d plantings dated anew from the weather as it was', \count($moved)));
+            });
+        } catch (Meanwhile $meanwhile) {
+            $this->addFlash('done', $meanwhile->getMessage().' Move one of the two by hand first.');
+
+            return $this->seeOther('standing', ['garden' => $visit->gardenId]);
+        }
+
+        return $this->kept($visit, $kept->words.'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));
+    }
+
     private function show(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, Entry $entry, ?PastedList $list): Response
     {
         $garden = $snapshot->of($visit->gardenId);
@@ -103,6 +124,7 @@ final class StandingController extends Page
             'begun' => array_filter($standing, static fn (Planting $p): bool => Standing::Planned !== $p->standing),
             'free' => \array_slice(self::comingFree($garden), 0, self::SHOWN),
             'market' => $market,
+            'moved' => Reforecast::of($garden, $book),
             'totals' => array_map(static fn (Planting $p): string => $book->get($p->item)->produce->amount(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
             'entry' => $entry,
             'list' => $list,

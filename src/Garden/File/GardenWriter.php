@@ -107,6 +107,7 @@ final class GardenWriter
             'share' => $note->share,
             'units' => $note->units,
             'words' => $note->words,
+            'sign' => $note->sign?->value,
         ], static fn (mixed $value): bool => null !== $value);
     }
 

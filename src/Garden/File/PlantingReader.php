@@ -9,6 +9,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planting;
@@ -113,7 +114,7 @@ final readonly class PlantingReader
                 $node->fault('planting', 'is not among the plantings of this file.');
             }
             $notes[] = new FieldNote($planting, $node->choice('what', Happening::class), $node->day('day'), $node->has('length_mm') ? Length::fromMillimetres($node->int('length_mm', 1, 500_000)) : null,
-                $node->has('share') ? $node->float('share', 0, 1) : null, $node->has('units') ? $node->float('units', 0, 10_000_000) : null, $node->text('words', 400, '/^/u'));
+                $node->has('share') ? $node->float('share', 0, 1) : null, $node->has('units') ? $node->float('units', 0, 10_000_000) : null, $node->text('words', 400, '/^/u'), $node->has('sign') ? $node->choice('sign', Sign::class) : null);
         }
 
         return $notes;

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Plan\Command;
 
-use App\Garden\File\GardenReader;
-use App\Garden\File\UnusableFile;
+use App\Garden\File\GardenFileArgument;
 use App\Plan\PlanJson;
 use JollyFurrow\Plan\Planner;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
-use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 #[AsCommand('plan', 'Draws up the plan of a garden file and prints it as JSON. Exit code 0: all promises kept; 1: some are short; 2: the file cannot be used.')]
@@ -22,7 +20,7 @@ final class PlanCommand extends Command
     public const SHORT = 1;
     public const BAD_INPUT = 2;
 
-    public function __construct(private readonly GardenReader $reader, private readonly Planner $planner, private readonly PlanJson $json)
+    public function __construct(private readonly GardenFileArgument $file, private readonly Planner $planner, private readonly PlanJson $json)
     {
         parent::__construct();
     }
@@ -34,27 +32,13 @@ final class PlanCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        $file = $input->getArgument('file');
-        $text = \is_string($file) ? @file_get_contents('-' === $file ? 'php://stdin' : $file) : false;
-        if (false === $text) {
-            $errors->writeln(\sprintf('The file %s cannot be read. Give the path of a garden file.', \is_string($file) ? $file : ''));
-
-            return self::BAD_INPUT;
-        }
-        try {
-            $garden = $this->reader->read($text);
-        } catch (UnusableFile $bad) {
-            $errors->writeln($bad->getMessage());
-            foreach ($bad->faults as $fault) {
-                $errors->writeln(\sprintf('  %s: %s', $fault['path'], $fault['message']), OutputInterface::OUTPUT_RAW);
-            }
-
+        $garden = $this->file->read($input, $output);
+        if (null === $garden) {
             return self::BAD_INPUT;
         }
         $plan = $this->planner->draw($garden);
         $output->writeln(json_encode($this->json->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
-        $errors->writeln(\sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
+        $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
 
         return [] === $plan->shortages ? self::DONE : self::SHORT;
     }

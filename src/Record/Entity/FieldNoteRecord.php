@@ -25,6 +25,8 @@ class FieldNoteRecord extends GardenRow
     private ?float $units;
     #[ORM\Column(length: 400)]
     private string $words;
+    #[ORM\Column(length: 20)]
+    private string $sign;
 
     public function __construct(
         string $gardenId,
@@ -39,5 +41,6 @@ class FieldNoteRecord extends GardenRow
         $this->share = $note->share;
         $this->units = $note->units;
         $this->words = $note->words;
+        $this->sign = $note->sign->value ?? '';
     }
 }

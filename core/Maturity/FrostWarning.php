@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Maturity;
+
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\FrostGrade;
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Time\Day;
+
+/** Tender crops against the odds of frost: planted before the last, or not ready before the first. */
+final class FrostWarning
+{
+    private const ODDS = [0.9, 0.5, 0.1];
+
+    /** @return list<string> */
+    public static function of(Garden $garden, Crop $crop, Cover $cover, Ripeness $ripe): array
+    {
+        if (!$crop->tender || Cover::None !== $cover || null === $garden->climate) {
+            return [];
+        }
+        $warnings = [];
+        $south = $garden->place->latitude < 0;
+        foreach (self::ODDS as $odds) {
+            $last = $garden->climate->frost->day(FrostGrade::Light, 'last', $odds, Day::of($ripe->ground)->year(), $south);
+            if (null !== $last && $ripe->ground <= $last->number && $last->number - $ripe->ground < 183) {
+                $warnings[] = \sprintf('It goes out before %s: %s a frost still comes after that day.', $last->iso(), self::odds($odds));
+                break;
+            }
+        }
+        foreach (self::ODDS as $odds) {
+            $first = $garden->climate->frost->day(FrostGrade::Light, 'first', $odds, Day::of($ripe->ground)->year(), $south);
+            if (null !== $first && $ripe->ready >= $first->number && $first->number > $ripe->ground) {
+                $warnings[] = \sprintf('It is ready after %s: %s a frost has come by then.', $first->iso(), self::odds($odds));
+                break;
+            }
+        }
+
+        return $warnings;
+    }
+
+    private static function odds(float $odds): string
+    {
+        return match ($odds) {
+            0.1 => 'one year in ten',
+            0.5 => 'every second year',
+            default => 'nine years in ten',
+        };
+    }
+}

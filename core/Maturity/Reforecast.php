@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Maturity;
+
+use JollyFurrow\Climate\Climate;
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Dates;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\Happening;
+use JollyFurrow\Time\Day;
+
+/**
+ * What stands, reckoned anew from the weather as it was. Told only where it matters: another market day is the first it
+ * can serve, or the bed is free another week.
+ */
+final readonly class Reforecast
+{
+    private const LEAST_DAYS = 3;
+    private const WEEK = 7;
+    /** Less than this from normal is no reason, degrees C. */
+    private const NOTABLE = 0.4;
+
+    private function __construct(public Planting $was, public Planting $is, public string $why)
+    {
+    }
+
+    /** @return list<self> the soonest ready first */
+    public static function of(Garden $garden, CropBook $book): array
+    {
+        $timing = $garden->timing();
+        if (null === $timing) {
+            return [];
+        }
+        $moved = [];
+        foreach ($garden->plantings as $planting) {
+            $crop = $book->get($planting->item);
+            if (Standing::Growing !== $planting->standing || $crop->growth->anchored || $planting->ready->isBefore($garden->today) || self::wasSeen($garden, $planting)) {
+                continue;
+            }
+            $ripening = $timing->of($crop, Cover::usualOf($planting->place));
+            $ripe = $ripening->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
+            $emerged = self::emerged($garden, $planting);
+            if (null !== $ripe && null !== $emerged && Method::Sown === $planting->method) {
+                $ripe = $ripening->fromStage($planting->sow->number, $planting->ground->number, $emerged->number, $emerged->number, $ripening->toCome($planting->method));
+            }
+            if (null !== $ripe && self::matters($garden, $planting->ready, Day::of($ripe->ready))) {
+                $moved[] = new self($planting, self::redated($planting, Day::of($ripe->ready)), self::why($garden, $planting, $ripe->ready > $planting->ready->number));
+            }
+        }
+        usort($moved, static fn (self $a, self $b): int => [$a->is->ready->number, $a->is->key] <=> [$b->is->ready->number, $b->is->key]);
+
+        return $moved;
+    }
+
+    public static function redated(Planting $planting, Day $ready): Planting
+    {
+        $by = $ready->since($planting->ready);
+        $clear = $planting->clear->plus($by);
+
+        return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, $ready, $clear->isBefore($ready) ? $ready : $clear));
+    }
+
+    private static function matters(Garden $garden, Day $was, Day $is): bool
+    {
+        return abs($is->since($was)) >= self::LEAST_DAYS && (self::firstMarketDay($garden, $was) !== self::firstMarketDay($garden, $is) || intdiv($was->number, self::WEEK) !== intdiv($is->number, self::WEEK));
+    }
+
+    private static function firstMarketDay(Garden $garden, Day $ready): int
+    {
+        for ($n = 0; $n < self::WEEK; ++$n) {
+            if ([] !== array_filter($garden->outlets, static fn (Outlet $o): bool => $o->weekday === $ready->plus($n)->weekday())) {
+                return $ready->number + $n;
+            }
+        }
+
+        return $ready->number;
+    }
+
+    /** "cool August": the month since it went into the ground that lay furthest from normal in the right direction. */
+    private static function why(Garden $garden, Planting $planting, bool $isLater): string
+    {
+        $sums = [];
+        foreach ($garden->climate->measured->min ?? [] as $number => $min) {
+            if ($number >= $planting->ground->number && $number < $garden->today->number && null !== $garden->climate) {
+                $i = Climate::index(Day::of($number));
+                $month = Day::of($number)->month() - 1;
+                $sums[$month] = ($sums[$month] ?? 0.0) + ($min + $garden->climate->measured->max[$number]) / 2 - ($garden->climate->climate->min[$i] + $garden->climate->climate->max[$i]) / 2;
+            }
+        }
+        $worst = null;
+        foreach ($sums as $month => $sum) {
+            if (($isLater ? -$sum : $sum) > self::NOTABLE && (null === $worst || abs($sum) > abs($sums[$worst]))) {
+                $worst = $month;
+            }
+        }
+
+        return null === $worst ? 'reckoned anew with heat and light' : ($isLater ? 'cool ' : 'warm ').MonthlyMeans::MONTHS[$worst];
+    }
+
+    private static function emerged(Garden $garden, Planting $planting): ?Day
+    {
+        $notes = array_values(array_filter($garden->notes, static fn (FieldNote $n): bool => $n->planting === $planting->key && Happening::Emerged === $n->what));
+
+        return $notes[0]->day ?? null;
+    }
+
+    /** A sign seen with one's own eyes beats the model. */
+    private static function wasSeen(Garden $garden, Planting $planting): bool
+    {
+        return [] !== array_filter($garden->notes, static fn (FieldNote $n): bool => $n->planting === $planting->key && Happening::Seen === $n->what);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Maturity;
+
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Time\Day;
+
+/** One count on a metre after emergence: keep, patch or sow again, and until when sowing again still serves. */
+final readonly class StandCheck
+{
+    /** Of the wanted stand: keep from, sow again below (common practice, no source). */
+    private const KEEP = 0.75;
+    private const SOW_AGAIN = 0.4;
+
+    /**
+     * @param float                            $wanted plants on a metre of bed
+     * @param list<array{day: Day, last: Day}> $resow  market days it serves, and the last sowing day that still makes them
+     */
+    private function __construct(public float $wanted, public float $share, public string $advice, public array $resow)
+    {
+    }
+
+    /** @param list<Day> $marketDays it serves */
+    public static function of(Garden $garden, Planting $planting, Crop $crop, float $counted, array $marketDays): self
+    {
+        $wanted = $crop->stand->rows / $crop->stand->inRow->metres() * $crop->stand->plantsPerSpot;
+        $share = min(1.0, $counted / $wanted);
+        $ripening = $garden->timing()?->of($crop, Cover::usualOf($planting->place));
+        $days = $crop->timing->daysFor($planting->method) ?? 0;
+        $resow = [];
+        foreach ($marketDays as $day) {
+            $last = null === $ripening ? $day->number - $days : $ripening->latestFor($day->number, $planting->method)?->sow;
+            if (null !== $last && $last >= $garden->today->number) {
+                $resow[] = ['day' => $day, 'last' => Day::of($last)];
+            }
+        }
+        $advice = match (true) {
+            $share >= self::KEEP => 'Keep it: the stand is good enough.',
+            $share >= self::SOW_AGAIN => 'Patch it: fill the gaps with plants or seed within a few days, or keep it and reckon with less.',
+            [] === $resow => 'Too thin, and a new sowing comes too late for what it serves: keep what there is, or use the bed for something quicker.',
+            default => 'Sow it again: less than four tenths of the stand is there.',
+        };
+
+        return new self($wanted, $share, $advice, $resow);
+    }
+
+    /** The nearest of the rough shares a note is kept in. */
+    public function roughShare(): string
+    {
+        return (string) (round($this->share * 4) / 4);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Climate\Command;
+
+use App\Garden\File\GardenFileArgument;
+use JollyFurrow\Climate\ClimateTable;
+use JollyFurrow\Climate\DayLength;
+use JollyFurrow\Climate\FrostDates;
+use JollyFurrow\Climate\FrostGrade;
+use JollyFurrow\Time\Day;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand(name: 'place', description: 'Prints the frost table, day lengths by date and heat units by month of a garden file as JSON. Exit code 0: done; 2: the file cannot be used or knows no climate.')]
+final class PlaceCommand extends Command
+{
+    public function __construct(private readonly GardenFileArgument $file)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('file', InputArgument::REQUIRED, 'A garden file (docs/garden-file.md), or - for standard input');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $garden = $this->file->read($input, $output);
+        if (null === $garden) {
+            return Command::INVALID;
+        }
+        $year = $garden->today->year();
+        $frost = [];
+        $odds = $garden->climate?->frost;
+        foreach (FrostGrade::cases() as $grade) {
+            foreach (['last', 'first'] as $which) {
+                foreach (FrostDates::ODDS as $share) {
+                    $frost[$grade->value][$which][(string) $share] = $odds?->day($grade, $which, $share, $year, $garden->place->latitude < 0)?->iso();
+                }
+            }
+        }
+        $days = [];
+        for ($day = Day::fromDate($year, 1, 1); $day->year() === $year; $day = $day->plus(1)) {
+            $days[$day->iso()] = round(DayLength::hours($garden->place->latitude, $day), 3);
+        }
+        $months = null === $garden->climate ? [] : array_map(static fn (array $row): array => ['month' => $row['month'], 'above_4' => round($row['heat4'], 1), 'above_10' => round($row['heat10'], 1)], ClimateTable::of($garden->climate->climate, $garden->place->latitude, $year)->rows);
+        $output->writeln(json_encode(['latitude' => $garden->place->latitude, 'seasons' => $garden->climate?->frost->years, 'frost' => $frost, 'day_length_hours' => $days, 'heat_units' => $months], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        if (null === $garden->climate) {
+            $this->file->complain($output, 'The file knows no climate: only day lengths are given.');
+        }
+
+        return null === $garden->climate ? Command::INVALID : Command::SUCCESS;
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Climate\Command;
+
+use App\Garden\File\GardenFileArgument;
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\FrostWarning;
+use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\InvalidDay;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand(name: 'ready', description: 'Prints when a sowing is ready, or the latest sowing that is ready on a day, as JSON. Exit code 0: done; 1: never ready, or no sowing makes that day; 2: bad input.')]
+final class ReadyCommand extends Command
+{
+    public function __construct(private readonly GardenFileArgument $file, private readonly CropBook $book)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('file', InputArgument::REQUIRED, 'A garden file with a climate (docs/garden-file.md), or - for standard input')
+            ->addOption('crop', null, InputOption::VALUE_REQUIRED, 'key of a crop of the book')
+            ->addOption('variety', null, InputOption::VALUE_REQUIRED, 'name of the variety, to make sure')
+            ->addOption('sow', null, InputOption::VALUE_REQUIRED, 'sowing day: forward')
+            ->addOption('ready', null, InputOption::VALUE_REQUIRED, 'wanted day: backward')
+            ->addOption('transplant', null, InputOption::VALUE_NONE, 'raised in trays')
+            ->addOption('place', null, InputOption::VALUE_REQUIRED, 'field, tunnel, heated', 'field')
+            ->addOption('cover', null, InputOption::VALUE_REQUIRED, implode(', ', array_map(static fn (Cover $c): string => $c->value, Cover::cases())));
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $garden = $this->file->read($input, $output);
+        if (null === $garden) {
+            return Command::INVALID;
+        }
+        $option = static fn (string $name): string => \is_string($input->getOption($name)) ? $input->getOption($name) : '';
+        $crop = $this->book->has($option('crop')) ? $this->book->get($option('crop')) : null;
+        $place = PlaceType::tryFrom($option('place'));
+        $cover = '' === $option('cover') ? (null === $place ? null : Cover::usualOf($place)) : Cover::tryFrom($option('cover'));
+        $method = true === $input->getOption('transplant') ? Method::Transplanted : Method::Sown;
+        try {
+            $day = Day::parse($option('sow').$option('ready'));
+        } catch (InvalidDay $bad) {
+            $day = null;
+        }
+        $problem = match (true) {
+            null === $garden->climate => 'The file knows no climate.',
+            null === $crop => \sprintf('There is no crop "%s". The book has %s.', $option('crop'), implode(', ', $this->book->keys())),
+            '' !== $option('variety') && $option('variety') !== $crop->variety => \sprintf('The variety in the book is "%s".', $crop->variety),
+            null === $cover => 'Place is field, tunnel or heated; cover one of '.implode(', ', array_map(static fn (Cover $c): string => $c->value, Cover::cases())).'.',
+            ('' === $option('sow')) === ('' === $option('ready')) || null === $day => 'Give either --sow or --ready, with a day such as 2026-05-20.',
+            !\in_array($method, $crop->methods(), true) => \sprintf('%s is not %s.', $crop->name, Method::Sown === $method ? 'sown in the bed; add --transplant' : 'raised in trays'),
+            default => '',
+        };
+        if ('' !== $problem || null === $garden->climate || null === $crop || null === $cover || null === $day) {
+            $this->file->complain($output, $problem);
+
+            return Command::INVALID;
+        }
+        $ripening = $garden->climate->timing($garden->place->latitude, $day)->of($crop, $cover);
+        $ripe = '' !== $option('sow') ? $ripening->forward($day->number, $method) : $ripening->latestFor($day->number, $method);
+        $warnings = self::warnings($garden, $crop, $cover, $ripe, '' !== $option('ready') ? $day : null);
+        $iso = static fn (?int $n): ?string => null === $n ? null : Day::of($n)->iso();
+        $output->writeln(json_encode(['crop' => $crop->key, 'variety' => $crop->variety, 'method' => $method->value, 'cover' => $cover->value, 'sow' => $iso($ripe?->sow), 'emergence' => $iso($ripe?->emerges), 'transplant' => Method::Transplanted === $method ? $iso($ripe?->ground) : null, 'ready' => $iso($ripe?->ready), 'last_good' => $iso($ripe?->lastGood), 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+
+        return null === $ripe ? Command::FAILURE : Command::SUCCESS;
+    }
+
+    /** @return list<string> */
+    private static function warnings(Garden $garden, Crop $crop, Cover $cover, ?Ripeness $ripe, ?Day $wanted): array
+    {
+        if (null === $ripe) {
+            return [null === $wanted ? 'It does not come up, or is not ready within two years.' : 'No sowing of the two years before is ready by this day.'];
+        }
+        $warnings = [];
+        if (null !== $wanted && $ripe->ready < $wanted->number) {
+            $warnings[] = \sprintf('No sowing hits the day exactly; this one is ready %d days before.', $wanted->number - $ripe->ready);
+        }
+        if (null !== $wanted && $ripe->lastGood < $wanted->number) {
+            $warnings[] = 'It does not hold until the wanted day.';
+        }
+
+        return [...$warnings, ...FrostWarning::of($garden, $crop, $cover, $ripe)];
+    }
+}

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Climate;
+
+use App\Account\Visit;
+use App\Garden\Entity\GardenRecord;
+use App\Garden\Snapshot;
+use App\Record\ChangeLog;
+use App\Shared\Entry;
+use App\Shared\Page;
+use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Climate\ClimateTable;
+use JollyFurrow\Climate\FrostDates;
+use JollyFurrow\Climate\FrostGrade;
+use JollyFurrow\Climate\InvalidClimate;
+use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\RecordReader;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Record\Paste\Cells;
+use JollyFurrow\Time\MonthDay;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The place: its year in pictures and numbers, and where the climate comes from. */
+final class PlaceController extends Page
+{
+    private const MOST_BYTES = 8_000_000;
+
+    #[Route('/g/{garden}/place', name: 'place', methods: ['GET'])]
+    public function place(Request $request, Visit $visit, Snapshot $snapshot): Response
+    {
+        return $this->show($request, $visit, $snapshot->of($visit->gardenId), Entry::fresh());
+    }
+
+    #[Route('/g/{garden}/place/months', name: 'place_months', methods: ['POST'])]
+    public function months(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $entry = new Entry($request->request->all());
+        $lines = ['min' => [], 'max' => [], 'rain' => []];
+        $isFahrenheit = 'F' === $entry->oneOf('temperature', ['C', 'F']);
+        $isInch = 'in' === $entry->oneOf('rain_in', ['mm', 'in']);
+        $table = self::typed($entry);
+        foreach (array_keys($lines) as $what) {
+            foreach (MonthlyMeans::MONTHS as $m => $month) {
+                $text = str_replace(',', '.', $table[$what][$m] ?? '');
+                if (!is_numeric($text)) {
+                    $entry->fault('pasted', \sprintf('%s has no %s yet. Twelve numbers in each of the three lines are needed.', $month, ['min' => 'minimum', 'max' => 'maximum', 'rain' => 'rain'][$what]));
+                    continue 2;
+                }
+                $lines[$what][] = 'rain' === $what ? (float) $text * ($isInch ? 25.4 : 1.0) : ($isFahrenheit ? round(((float) $text - 32) / 1.8, 2) : (float) $text);
+            }
+        }
+        try {
+            if ($entry->isGood()) {
+                $climate = PlaceClimate::fromMonths(MonthlyMeans::of($lines['min'], $lines['max'], $lines['rain']), $garden->place->latitude, $garden->climate->isTimedByIt ?? true);
+                $log->record($visit->gardenId, $visit->accountId, 'Climate from twelve monthly means', static fn () => $keeper->keep($visit->gardenId, $climate));
+
+                return $this->kept($visit, 'The climate is kept. New dates go by its heat and light; what is planned already stays until you draw up anew.', $this->generateUrl('place', ['garden' => $visit->gardenId]));
+            }
+        } catch (InvalidClimate $bad) {
+            $entry->fault('pasted', $bad->getMessage());
+        }
+
+        return $this->show($request, $visit, $garden, $entry);
+    }
+
+    #[Route('/g/{garden}/place/record', name: 'place_record', methods: ['POST'])]
+    public function record(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $entry = new Entry($request->request->all());
+        $file = $request->files->get('file');
+        $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname(), length: self::MOST_BYTES + 1) : '';
+        $reader = new RecordReader();
+        if ('' === $bytes || \strlen($bytes) > self::MOST_BYTES) {
+            $entry->fault('file', '' === $bytes ? 'Choose a CSV file with a line for each day.' : 'This file is larger than 8 MB; a hundred years of days are far smaller.');
+
+            return $this->show($request, $visit, $garden, $entry);
+        }
+        $record = $reader->read(Cells::rows(Cells::decode($bytes)), $entry->raw('temperature'), $entry->raw('rain_in'));
+        if (null === $record || [] !== $reader->doubts) {
+            $entry->fault('file', null === $record ? $reader->problem : \sprintf('Is the %s in %s? Say so below and send the file again.', implode(' and the ', $reader->doubts), \in_array('temperature', $reader->doubts, true) ? 'degrees Celsius or Fahrenheit' : 'millimetres or inches'));
+
+            return $this->show($request, $visit, $garden, $entry, $reader);
+        }
+        try {
+            $climate = PlaceClimate::fromRecord($record, $garden->place->latitude, $garden->climate->isTimedByIt ?? true);
+        } catch (InvalidClimate $bad) {
+            $entry->fault('file', $bad->getMessage());
+
+            return $this->show($request, $visit, $garden, $entry, $reader);
+        }
+        $words = \sprintf('Climate from a daily record: %d days, %d missing in between, %d lines left out', $record->days(), $record->gaps(), \count($reader->faults));
+        $log->record($visit->gardenId, $visit->accountId, $words, static fn () => $keeper->keep($visit->gardenId, $climate));
+
+        return $this->kept($visit, $words.'.', $this->generateUrl('place', ['garden' => $visit->gardenId]));
+    }
+
+    #[Route('/g/{garden}/place/timing', name: 'place_timing', methods: ['POST'])]
+    public function timing(Request $request, Visit $visit, ChangeLog $log, ClimateKeeper $keeper): Response
+    {
+        $timed = 'heat-and-light' === $request->request->getString('by');
+        $log->record($visit->gardenId, $visit->accountId, $timed ? 'Dates go by heat and light' : 'Dates go by catalogue days', static fn () => $keeper->find($visit->gardenId)?->timeByIt($timed));
+
+        return $this->seeOther('place', ['garden' => $visit->gardenId]);
+    }
+
+    /** The frost days of the settings from the odds: the last that one year in ten still sees, the first that one in ten sees already. */
+    #[Route('/g/{garden}/place/frost', name: 'place_frost', methods: ['POST'])]
+    public function frost(Visit $visit, Snapshot $snapshot, ChangeLog $log, EntityManagerInterface $entities): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $record = $entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $visit->gardenId]);
+        [$last, $first] = array_map(static fn (string $which): ?MonthDay => self::monthDay($garden, $which), ['last', 'first']);
+        if (null !== $record && null !== $last && null !== $first) {
+            $place = new Place($garden->place->name, $garden->place->latitude, $garden->place->altitude, $last, $first);
+            $log->record($visit->gardenId, $visit->accountId, \sprintf('Frost days from the climate: last %s, first %s', $last->iso(), $first->iso()), static fn () => $record->moveTo($place));
+        }
+
+        return $this->seeOther('place', ['garden' => $visit->gardenId]);
+    }
+
+    private static function monthDay(Garden $garden, string $which): ?MonthDay
+    {
+        $day = $garden->climate?->frost->day(FrostGrade::Light, $which, 0.1, 2001, $garden->place->latitude < 0);
+
+        return null === $day ? null : MonthDay::parse(\sprintf('%02d-%02d', $day->month(), $day->dayOfMonth()));
+    }
+
+    /** @return array<string, list<string>> three lines of twelve, typed in fields or pasted as a block */
+    private static function typed(Entry $entry): array
+    {
+        $rows = Cells::rows(Cells::decode($entry->raw('pasted')));
+        $rows = array_values(array_map(static fn (array $row): array => array_values(array_filter($row, static fn (string $c): bool => is_numeric(str_replace(',', '.', $c)))), $rows));
+        if (12 === \count($rows) && 3 === \count($rows[0])) {
+            $rows = array_map(static fn (int $i): array => array_column($rows, $i), [0, 1, 2]);
+        }
+
+        return ['min' => $rows[0] ?? [], 'max' => $rows[1] ?? [], 'rain' => $rows[2] ?? []];
+    }
+
+    private function show(Request $request, Visit $visit, Garden $garden, Entry $entry, ?RecordReader $reader = null): Response
+    {
+        $climate = $garden->climate;
+
+        return $this->page($request, 'climate/place.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'climate' => $climate,
+            'entry' => $entry,
+            'bad_lines' => $reader?->shownFaults() ?? [],
+            'chart' => null === $climate ? null : YearChart::of($climate->climate, $garden->place->latitude),
+            'table' => null === $climate ? null : ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year()),
+            'frost' => null === $climate ? [] : self::frostTable($garden, $climate->frost),
+            'few' => FrostDates::FEW_YEARS,
+            'pasted' => null === $climate?->months ? '' : implode("\n", array_map(static fn (array $line): string => implode("\t", $line), [$climate->months->min, $climate->months->max, $climate->months->rain])),
+        ], 'place', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    /** @return list<array{grade: FrostGrade, last: list<string>, first: list<string>}> */
+    private static function frostTable(Garden $garden, FrostDates $frost): array
+    {
+        $south = $garden->place->latitude < 0;
+        $days = static fn (FrostGrade $grade, string $which): array => array_map(static fn (float $odds): string => ($day = $frost->day($grade, $which, $odds, $garden->today->year(), $south)) ? \App\Plan\Expected::day($day) : 'none', FrostDates::ODDS);
+
+        return array_map(static fn (FrostGrade $grade): array => ['grade' => $grade, 'last' => $days($grade, 'last'), 'first' => $days($grade, 'first')], FrostGrade::cases());
+    }
+}

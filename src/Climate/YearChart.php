@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Climate;
+
+use JollyFurrow\Climate\Climate;
+use JollyFurrow\Climate\DayLength;
+use JollyFurrow\Time\Day;
+
+/** The year of a place drawn to scale: minimum and maximum with their spread, and the length of the day with its ten-hour line. */
+final class YearChart
+{
+    private const WIDTH = 732.0;
+    private const HEIGHT = 260.0;
+    private const STEP = 3;
+
+    /** @return array{band: array<string, string>, line: array<string, string>, light: string, ten: float, zero: float, degrees: list<array{y: float, label: string}>, months: list<array{x: float, label: string}>, hours: list<array{y: float, label: string}>} */
+    public static function of(Climate $climate, float $latitude): array
+    {
+        $low = floor((min([0.0, ...$climate->min]) - 6) / 5) * 5;
+        $high = ceil((max([20.0, ...$climate->max]) + 6) / 5) * 5;
+        $y = static fn (float $t): float => round(self::HEIGHT * ($high - $t) / ($high - $low), 1);
+        $hour = static fn (float $h): float => round(self::HEIGHT * (1 - $h / 24), 1);
+        $chart = ['band' => [], 'line' => [], 'degrees' => [], 'months' => [], 'hours' => []];
+        foreach (['min' => [$climate->min, $climate->minSd], 'max' => [$climate->max, $climate->maxSd]] as $what => [$mean, $sd]) {
+            $up = $down = $line = [];
+            for ($n = 0; $n < Climate::DAYS; $n += self::STEP) {
+                $x = round(self::WIDTH * $n / Climate::DAYS, 1);
+                $line[] = $x.' '.$y($mean[$n]);
+                $up[] = $x.' '.$y($mean[$n] + $sd[$n]);
+                $down[] = $x.' '.$y($mean[$n] - $sd[$n]);
+            }
+            $chart['line'][$what] = 'M'.implode('L', $line);
+            $chart['band'][$what] = 'M'.implode('L', $up).'L'.implode('L', array_reverse($down)).'Z';
+        }
+        $light = [];
+        for ($n = 0; $n < 365; $n += self::STEP) {
+            $light[] = round(self::WIDTH * $n / 365, 1).' '.$hour(DayLength::hours($latitude, Day::fromDate(2025, 1, 1)->plus($n)));
+        }
+        for ($t = $low; $t <= $high; $t += 10) {
+            $chart['degrees'][] = ['y' => $y($t), 'label' => $t.'°'];
+        }
+        foreach ([8, 10, 12, 14, 16] as $h) {
+            $chart['hours'][] = ['y' => $hour($h), 'label' => $h.' h'];
+        }
+        for ($m = 1; $m <= 12; ++$m) {
+            $chart['months'][] = ['x' => round(self::WIDTH * (Day::fromDate(2024, $m, 1)->number - Day::fromDate(2024, 1, 1)->number) / Climate::DAYS, 1), 'label' => date('M', (int) mktime(0, 0, 0, $m, 1, 2001))];
+        }
+
+        return [...$chart, 'light' => 'M'.implode('L', $light), 'ten' => $hour(10), 'zero' => $y(0)];
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Garden\File;
+
+use JollyFurrow\Garden\Garden;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** The garden file a command is given; what is wrong with it goes to standard error. */
+final readonly class GardenFileArgument
+{
+    public function __construct(private GardenReader $reader)
+    {
+    }
+
+    public function read(InputInterface $input, OutputInterface $output): ?Garden
+    {
+        $file = $input->getArgument('file');
+        $text = \is_string($file) ? @file_get_contents('-' === $file ? 'php://stdin' : $file) : false;
+        if (false === $text) {
+            $this->complain($output, \sprintf('The file %s cannot be read. Give the path of a garden file.', \is_string($file) ? $file : ''));
+
+            return null;
+        }
+        try {
+            return $this->reader->read($text);
+        } catch (UnusableFile $bad) {
+            $this->complain($output, $bad->getMessage());
+            foreach ($bad->faults as $fault) {
+                $this->complain($output, \sprintf('  %s: %s', $fault['path'], $fault['message']));
+            }
+
+            return null;
+        }
+    }
+
+    public function complain(OutputInterface $output, string $words): void
+    {
+        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($words, OutputInterface::OUTPUT_RAW);
+    }
+}
