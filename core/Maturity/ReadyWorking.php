@@ -16,7 +16,7 @@ use JollyFurrow\Working\Working;
 /** Why a sowing is ready on its day, month by month: how many days passed and how many catalogue days warmth and light made of them. */
 final class ReadyWorking
 {
-    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover $cover, Ripeness $ripe): Working
+    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover $cover, Ripeness $ripe, string $title = 'Ready'): Working
     {
         $ripening = $timing->of($crop, $cover);
         $model = Source::model('warmth and light of this place; docs/timing.md');
@@ -39,7 +39,7 @@ final class ReadyWorking
             $inputs[] = Input::of('open', 'without '.$cover->words().' it would be ready', $open->ready, 'day', $model);
         }
 
-        return Working::of('Ready', $ripe->ready, 'day', 'day into the ground + the days that passed until warmth and light made the catalogue days of them', implode(' + ', $sum), $inputs, $model);
+        return Working::of($title, $ripe->ready, 'day', 'day into the ground + the days that passed until warmth and light made the catalogue days of them', implode(' + ', $sum), $inputs, $model);
     }
 
     /** @return list<array{int, int}> from the first day to the last, cut where a month ends */

@@ -10,6 +10,8 @@ use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Conflict;
+use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\Dates;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
@@ -59,6 +61,28 @@ final readonly class Reforecast
         usort($moved, static fn (self $a, self $b): int => [$a->is->ready->number, $a->is->key] <=> [$b->is->ready->number, $b->is->key]);
 
         return $moved;
+    }
+
+    /**
+     * Those that can take their new dates beside everything else on their beds, in turn.
+     *
+     * @param list<self> $moved
+     *
+     * @return list<self>
+     */
+    public static function possible(Garden $garden, CropBook $book, array $moved): array
+    {
+        $conflicts = new Conflicts($book);
+        $taken = [];
+        foreach ($moved as $one) {
+            $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $one->is->key ? $one->is : $p, $garden->plantings));
+            if ([] === array_filter($conflicts->of($after, [$one->is->key]), static fn (Conflict $c): bool => $c->isHard())) {
+                $taken[] = $one;
+                $garden = $after;
+            }
+        }
+
+        return $taken;
     }
 
     public static function redated(Planting $planting, Day $ready): Planting

@@ -94,7 +94,9 @@ final readonly class Conflicts
     {
         $free = array_map(static fn (Stretch $s): string => $garden->settings->units->long($s->length()), FreeStretches::on($bed, array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key)), $planting->occupancy()));
 
-        return \sprintf('%s stands on bed %s until %s. %s', $this->name($other->item), $bed->name, $other->clear->iso(),
+        $begun = !\in_array($other->standing, [Standing::Planned, Standing::InNursery], true);
+
+        return \sprintf('%s %s bed %s %s. %s', $this->name($other->item), $begun ? 'stands on' : 'is to stand on', $bed->name, $begun ? 'until '.$other->clear->iso() : \sprintf('from %s to %s', $other->bedStart->iso(), $other->clear->iso()),
             [] === $free ? 'Nothing of the bed is free all that time.' : \sprintf('Free there all that time: %s.', implode(' and ', $free)));
     }
 

@@ -26,21 +26,20 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
 (async () => {
   const browser = await chromium.launch({ executablePath: process.env.CHROMIUM || '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
   const page = await open(browser, LAPTOP);
-  await shot(page, 'sign-in');
   const garden = await signIn(page);
   await shot(page, 'wall');
   await page.locator('a.planting', { has: page.locator('title', { hasText: 'Cauliflower' }) }).first().focus();
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['season', 'season'], ['by-rhythm', 'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20'], ['members', 'members'], ['beds', 'beds'], ['crop', 'crops/carrot'], ['outlets-and-products', 'offer']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['season', 'season'], ['place', 'place'], ['station', 'station'], ['members', 'members'], ['beds', 'beds'], ['crop', 'crops/carrot']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
   await page.goto(`${base}${garden}/bed/A1`);
-  await page.getByRole('link', { name: 'Radish' }).first().click();
+  await page.getByRole('link', { name: 'Spring turnip' }).first().click();
   await page.getByRole('link', { name: 'Change it …' }).click();
-  await page.getByLabel('Sow on').fill('2026-09-02');
+  await page.getByLabel('Sow on').fill('2026-08-18');
   await page.getByRole('button', { name: 'See what it does' }).click();
   await shot(page, 'change');
   await page.goto(`${base}${garden}/promises?outlet=stall&from=2026-09-28`);
@@ -64,9 +63,15 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   const phone = await open(browser, PHONE);
   await signIn(phone);
   await shot(phone, 'wall-phone');
-  await phone.goto(`${base}${garden}/bed/A1`);
+  await phone.goto(`${base}${garden}/bed/A8`);
   await shot(phone, 'bed-phone');
   await phone.getByRole('link', { name: /Picked.*New potato/ }).click();
   await shot(phone, 'note-phone');
+  await phone.goto(`${base}${garden}/bed/A8`);
+  await phone.getByRole('link', { name: /Come up/ }).first().click();
+  await phone.getByRole('link', { name: /Count a metre/ }).click();
+  await phone.getByLabel(/Plants counted/).fill('2');
+  await phone.getByRole('button', { name: 'What to do' }).click();
+  await shot(phone, 'stand-phone');
   await browser.close();
 })();

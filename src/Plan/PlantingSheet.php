@@ -79,8 +79,8 @@ final readonly class PlantingSheet
         ];
         $cover = Cover::usualOf($planting->place);
         $ripe = $garden->timing()?->of($crop, $cover)->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
-        if (null !== $ripe && $ripe->ready === $planting->ready->number && !$crop->growth->anchored && null !== $garden->timing()) {
-            return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe)];
+        if (null !== $ripe && !$crop->growth->anchored && null !== $garden->timing()) {
+            return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe, $ripe->ready === $planting->ready->number ? 'Ready' : 'Ready, reckoned anew')];
         }
         $spread = $crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0;
         if ($crop->source($name)->kind->value && $planting->ready->since($planting->ground) === $days + $spread) {

@@ -93,16 +93,16 @@ final class StandingController extends Page
     #[Route('/g/{garden}/standing/redate', name: 'standing_redate', methods: ['POST'])]
     public function redate(Visit $visit, CropBook $book, PlantingChanges $changes): Response
     {
-        try {
-            $kept = $changes->keep($visit->gardenId, $visit->accountId, [], static function (Garden $now) use ($book): Replacement {
-                $moved = Reforecast::of($now, $book);
+        $left = 0;
+        $kept = $changes->keep($visit->gardenId, $visit->accountId, [], static function (Garden $now) use ($book, &$left): Replacement {
+            $moved = Reforecast::of($now, $book);
+            $possible = Reforecast::possible($now, $book, $moved);
+            $left = \count($moved) - \count($possible);
 
-                return new Replacement(array_map(static fn (Reforecast $r): Planting => $r->was, $moved), array_map(static fn (Reforecast $r): Planting => $r->is, $moved), \sprintf('%d plantings dated anew from the weather as it was', \count($moved)));
-            });
-        } catch (Meanwhile $meanwhile) {
-            $this->addFlash('done', $meanwhile->getMessage().' Move one of the two by hand first.');
-
-            return $this->seeOther('standing', ['garden' => $visit->gardenId]);
+            return new Replacement(array_map(static fn (Reforecast $r): Planting => $r->was, $possible), array_map(static fn (Reforecast $r): Planting => $r->is, $possible), \sprintf('%d plantings dated anew from the weather as it was', \count($possible)));
+        });
+        if ($left > 0) {
+            $this->addFlash('done', \sprintf('%d %s not: another planting takes the bed before. They stay in the list; move one of the two.', $left, 1 === $left ? 'is' : 'are'));
         }
 
         return $this->kept($visit, $kept->words.'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));

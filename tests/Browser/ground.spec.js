@@ -62,13 +62,13 @@ test('a planting is moved by hand: its effect first, then Keep, and taken back a
 
 test('what cannot be is said with what could, and nothing is kept', async ({ page }) => {
   const garden = await openDemo(page);
-  await page.goto(`${garden}/bed/A1`);
+  await page.goto(`${garden}/bed/A8`);
   await page.getByRole('link', { name: 'New potato', exact: true }).click();
   await page.getByRole('link', { name: 'Change it …' }).click();
   await page.getByRole('link', { name: 'Longer or shorter' }).click();
-  await page.getByLabel('Length in all').fill('24 m');
+  await page.getByLabel('Length in all').fill('30 m');
   await page.getByRole('button', { name: 'See what it does' }).click();
-  await expect(page.getByText('✕ Not possible: Bed A1 is 25 m long; this would reach to 30.25 m.')).toBeVisible();
+  await expect(page.getByText('✕ Not possible: Bed A8 is 25 m long; this would reach to 30 m.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep', exact: true })).toHaveCount(0);
 });
 
@@ -76,15 +76,46 @@ test('work is noted from the bed, in part, on a phone', async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
   const garden = await openDemo(page);
-  await page.goto(`${garden}/bed/A1`);
+  await page.goto(`${garden}/bed/A8`);
   await page.getByRole('link', { name: /Finished.*New potato/ }).click();
   await page.getByLabel('How long').fill('6 m');
   await page.getByLabel('In your words').fill('the head of the row');
   await page.getByRole('button', { name: /^Keep: finished/ }).click();
-  await expect(page.getByRole('status')).toContainText('New potato on bed A1 finished');
-  await expect(page.getByText('12.75 m, from 12.25 m')).toBeVisible();
+  await expect(page.getByRole('status')).toContainText('New potato on bed A8 finished');
+  await expect(page.getByText('12.75 m, from 6 m')).toBeVisible();
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await page.goto(`${garden}/bed/A1`);
-  await expect(page.getByText('18.75 m, from 6.25 m')).toBeVisible();
+  await page.goto(`${garden}/bed/A8`);
+  await expect(page.getByText('18.75 m, from 0 m').first()).toBeVisible();
   await context.close();
+});
+
+test('a stand is counted, a sign is seen with one tap, and both are undone', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/bed/A2`);
+  await expect(page.getByText(/in the ground · sown 23 Jun · ready 24 Aug/)).toBeVisible();
+  await page.getByRole('link', { name: /How far\?.*Head lettuce/ }).click();
+  await page.getByRole('button', { name: 'Hearts begin to close' }).click();
+  await expect(page.getByRole('status')).toContainText('hearts begin to close');
+  await expect(page.getByText(/in the ground · sown 23 Jun · ready (2\d|3\d|\d) (Jul|Aug)/)).toBeVisible();
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await page.goto(`${garden}/bed/A2`);
+  await expect(page.getByText(/in the ground · sown 23 Jun · ready 24 Aug/)).toBeVisible();
+  await page.getByRole('link', { name: /Come up.*Head lettuce/ }).click();
+  await page.getByRole('link', { name: /Count a metre/ }).click();
+  await page.getByLabel(/Plants counted/).fill('1');
+  await page.getByRole('button', { name: 'What to do' }).click();
+  await expect(page.getByText(/% of the stand/)).toBeVisible();
+  await context.close();
+});
+
+test('the weather moves what stands, and the new dates are taken and taken back', async ({ page }) => {
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/standing`);
+  await expect(page.getByRole('heading', { name: /What the weather has moved/ })).toBeVisible();
+  await expect(page.getByText(/expected .*, was .*: (cool|warm) (May|June|July)/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take the new dates' }).click();
+  await expect(page.getByRole('status').first()).toContainText(/dated anew from the weather|takes the bed before/);
+  if (await page.getByRole('button', { name: 'Undo' }).count()) await page.getByRole('button', { name: 'Undo' }).click();
 });

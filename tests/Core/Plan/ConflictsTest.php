@@ -59,7 +59,7 @@ final class ConflictsTest extends TestCase
         $found = (new Conflicts(Book::crops()))->of(LittleGarden::on('2026-04-01', [$one, $two]), [$one->key, $two->key]);
 
         self::assertCount(1, array_filter($found, static fn (Conflict $c): bool => Rule::GroundTaken === $c->rule));
-        self::assertStringContainsString('Radish stands on bed A1 until', $found[0]->words);
+        self::assertStringContainsString('Radish is to stand on bed A1 from 2026-04-27 to', $found[0]->words);
         self::assertStringContainsString('Free there all that time: 15 m', $found[0]->words);
     }
 

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+/* Times the ready date of every crop, place type, method and day of a year, as a multiple of the reference loop. */
+
+use App\Garden\File\GardenReader;
+use App\Kernel;
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\LocalTiming;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+require __DIR__.'/reference.php';
+
+$_SERVER['APP_ENV'] = $_ENV['APP_ENV'] = 'test';
+$_SERVER['APP_SECRET'] = $_ENV['APP_SECRET'] = 'bench';
+$kernel = new Kernel('test', false);
+$kernel->boot();
+$services = $kernel->getContainer()->get('test.service_container');
+assert($services instanceof Psr\Container\ContainerInterface);
+[$book, $reader] = [$services->get(CropBook::class), $services->get(GardenReader::class)];
+assert($book instanceof CropBook && $reader instanceof GardenReader);
+$garden = $reader->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json'));
+assert(null !== $garden->climate);
+$loop = median(array_map(static fn (): float => reference_loop(), range(1, 3)));
+$times = [];
+for ($round = 0; $round < 5; ++$round) {
+    $start = hrtime(true);
+    $timing = new LocalTiming($garden->climate->weather($garden->place->latitude, $garden->today));
+    $count = 0;
+    foreach ($book->all() as $crop) {
+        foreach (PlaceType::cases() as $place) {
+            $ripening = $timing->of($crop, Cover::usualOf($place));
+            foreach ($crop->methods() as $method) {
+                for ($day = $garden->today->number; $day < $garden->today->number + 365; ++$day, ++$count) {
+                    $ripening->forward($day, $method);
+                }
+            }
+        }
+    }
+    $times[] = (hrtime(true) - $start) / 1e9;
+}
+printf("%d ready dates: %.3f loops (one loop %.2f s)\n", $count, median($times) / $loop, $loop);
