@@ -30,7 +30,7 @@ final class ReadyWorking
         }
         foreach (self::months($from, $ripe->ready) as $i => [$first, $last]) {
             $counted = $ripening->counted($first, $last);
-            $inputs[] = Input::of('m'.$i, \sprintf('%s, counted as %s catalogue days', MonthlyMeans::MONTHS[Day::of($first)->month() - 1], number_format($counted, 1)), $last - $first, 'days', $model);
+            $inputs[] = Input::of('m'.$i, \sprintf('%s, which counted as %s catalogue days:', MonthlyMeans::MONTHS[Day::of($first)->month() - 1], number_format($counted, 1)), $last - $first, 'days', $model);
             $sum[] = 'm'.$i;
         }
         $inputs[] = Input::of('catalogue', 'catalogue days, '.$method->words().', with half the days over which it ripens', ($crop->timing->daysFor($method) ?? 0) + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0), 'days', $crop->source(Method::Sown === $method ? 'days_sown' : 'days_transplanted'));

@@ -119,7 +119,7 @@ final class EyeTest extends TestCase
         }
 
         self::assertSame((float) $ripe->ready, $inputs['ground']->value + array_sum(array_map(static fn (string $n): float => $inputs[$n]->value, array_filter(array_keys($inputs), static fn (string $n): bool => 'up' === $n || 1 === preg_match('/^m\d+$/', $n)))));
-        self::assertStringContainsString('April, counted as', $inputs['m1']->label);
+        self::assertStringContainsString('April, which counted as', $inputs['m1']->label);
         self::assertGreaterThan($ripe->ready + 14, $inputs['open']->value);
     }
 
