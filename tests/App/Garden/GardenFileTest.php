@@ -9,7 +9,10 @@ use App\Garden\File\GardenWriter;
 use App\Garden\File\UnusableFile;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
+use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\WeatherGenerator;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planner;
@@ -17,7 +20,9 @@ use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
 use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Record\Happening;
+use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\RandomGarden;
+use JollyFurrow\Time\Day;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -50,8 +55,8 @@ final class GardenFileTest extends AppCase
                 1 => $p->but(standing: Standing::Growing, stand: 0.75),
                 default => $p->but(standing: Standing::Growing, left: new Left(0.25, $p->ready)),
             }, $plan = $this->service(Planner::class)->draw($garden)->plantings(), array_keys($plan));
-            $notes = array_map(static fn (Planting $p, int $i): FieldNote => new FieldNote($p->key, Happening::cases()[$i % 6], $p->ready, 0 === $i % 2 ? Length::fromMetres(2) : null, 0 === $i % 3 ? 0.5 : null, 0 === $i % 5 ? 12.0 : null, 0 === $i % 4 ? 'größer als gedacht' : ''), $plantings, array_keys($plantings));
-            $json = $this->service(GardenWriter::class)->write(new Garden($garden->name, $this->snapshot()->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, $garden->history, $garden->outlets, $garden->products, $garden->promises, $plantings, $notes));
+            $notes = array_map(static fn (Planting $p, int $i): FieldNote => new FieldNote($p->key, Happening::cases()[$i % 7], $p->ready, 0 === $i % 2 ? Length::fromMetres(2) : null, 0 === $i % 3 ? 0.5 : null, 0 === $i % 5 ? 12.0 : null, 0 === $i % 4 ? 'größer als gedacht' : '', Happening::Seen === Happening::cases()[$i % 7] ? Sign::Halfway : null), $plantings, array_keys($plantings));
+            $json = $this->service(GardenWriter::class)->write(new Garden($garden->name, $this->snapshot()->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, $garden->history, $garden->outlets, $garden->products, $garden->promises, $plantings, $notes, self::climate($seed)));
             self::assertTrue((new Validator())->validate(json_decode($json), (string) file_get_contents(self::SCHEMA))->isValid(), 'the schema knows it');
             $this->garden = $this->keep($json);
 
@@ -100,6 +105,10 @@ final class GardenFileTest extends AppCase
         yield 'promised twice' => ['promises.1.day', '2026-06-03', 'promises[1].day', 'already'];
         yield 'ready before it is sown' => ['plantings.0.ready', '2025-01-01', 'plantings[0].ready', 'in order'];
         yield 'a planting in the wrong place' => ['plantings.0.pieces.0.bed', 'T1', 'plantings[0].pieces[0].bed', 'planting is for open field'];
+        yield 'eleven months' => ['climate', ['timed_by' => 'heat-and-light', 'months' => ['min_c' => array_fill(0, 11, 0.0), 'max_c' => array_fill(0, 11, 9.0), 'rain_mm' => array_fill(0, 11, 50.0)], 'readings' => []], 'climate.months', 'December has no values'];
+        yield 'a record of a day' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [['2025-01-01', 1, 5, null]], 'readings' => []], 'climate.record', 'At least a whole year'];
+        yield 'a reading upside down' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [], 'readings' => [['2025-01-01', 9, 5, null]]], 'climate.readings[0]', 'must be a day, a minimum and a maximum'];
+        yield 'timed by the moon' => ['climate', ['timed_by' => 'moon', 'record' => [], 'readings' => []], 'climate.timed_by', 'must be heat-and-light or catalogue-days'];
         yield 'a list that is none' => ['beds', 'many', 'beds', 'must be a list'];
     }
 
@@ -136,6 +145,18 @@ final class GardenFileTest extends AppCase
     }
 
     /** Promises of one day may come in another order; everything else stays where it was. */
+    /** None, monthly means, or two years of made-up days; with readings, by either timing. */
+    private static function climate(int $seed): ?PlaceClimate
+    {
+        $days = (new WeatherGenerator(Larkspur::climate(), $seed))->days(Day::parse('2024-01-01'), Day::parse('2025-12-31'));
+
+        return match ($seed % 3) {
+            0 => null,
+            1 => PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH, 0 === $seed % 2, $days->since(Day::parse('2025-11-01')->number)),
+            default => PlaceClimate::fromRecord($days, Larkspur::NORTH, 0 === $seed % 2, $days->since(Day::parse('2025-12-01')->number)->later(40)),
+        };
+    }
+
     private static function sorted(string $json): mixed
     {
         $values = json_decode($json, true);

@@ -10,10 +10,15 @@ use App\Plan\Wall\Strip;
 use App\Plan\Wall\SupplyStrip;
 use App\Plan\Wall\WallDrawing;
 use App\Tests\Support\AppCase;
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\LocalTiming;
+use JollyFurrow\Maturity\Ripening;
+use JollyFurrow\Plan\Dates;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
+use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Time\Day;
 
 /** The pictures hold what the numbers say. */
@@ -92,6 +97,24 @@ final class DrawingTest extends AppCase
         $bars = $drawing['bars'];
 
         self::assertSame([[0.0, 13.0, 39.0, 13.0, '-10'], [26.0, 26.0, 26.0, 0.0, '']], array_map(static fn (array $b): array => [$b['line'], $b['top'], $b['h'], $b['missing'], $b['short']], $bars));
+    }
+
+    /** By heat and light a ridge rises fast in warm weeks and slowly in cold ones; the even one is a straight slope. */
+    public function testARidgeRisesAsTheCropDevelops(): void
+    {
+        $planting = $this->snapshot()->plantings[0]->but(dates: new Dates(Day::parse('2026-07-20'), Day::parse('2026-08-01'), Day::parse('2026-07-28'), Day::parse('2026-11-10'), Day::parse('2026-12-01')));
+        $ridge = function (?Ripening $ripening) use ($planting): array {
+            $strip = Strip::of($planting, $planting->pieces[0], 25_000, $this->service(CropBook::class)->get('leek'), 'mulch', 'x', Scale::from(Day::parse('2026-03-01'), 52), [], false, $ripening);
+            preg_match_all('/[ML]([\d.]+) ([\d.]+)/', $strip->ridge, $points);
+
+            return array_map(floatval(...), $points[2]);
+        };
+        $even = $ridge(null);
+        $true = $ridge((new LocalTiming(Larkspur::weather()))->of($this->service(CropBook::class)->get('leek'), Cover::None));
+
+        self::assertEqualsWithDelta($even[0] - $even[1], $even[3] - $even[4], 0.11);
+        self::assertSame([$even[0], $even[4]], [$true[0], $true[6]]);
+        self::assertGreaterThan(3 * ($true[5] - $true[6]), $true[0] - $true[1], 'August against late October');
     }
 
     public function testFrostAndLightStandAboveTheBeds(): void

@@ -11,10 +11,13 @@ use App\Tests\Support\SmallGarden;
 use JollyFurrow\Check\Fault;
 use JollyFurrow\Check\FaultKind;
 use JollyFurrow\Check\PlanChecker;
+use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Place;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\RandomGarden;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
@@ -32,6 +35,21 @@ final class PlanCheckTest extends KernelTestCase
             foreach ([$garden, $planted] as $one) {
                 self::assertSame([], $this->words(...$this->files($one)), 'seed '.$seed);
             }
+        }
+    }
+
+    /** The same with heat and light, in the north and mirrored in the south. */
+    public function testFindsNothingInGoodPlansByHeatAndLight(): void
+    {
+        for ($seed = 101; $seed <= 110; ++$seed) {
+            $g = RandomGarden::of($seed);
+            $south = 0 === $seed % 2;
+            $place = $south ? new Place('There', -Larkspur::NORTH, 300, $g->place->lastFrost->halfAYearLater(), $g->place->firstFrost->halfAYearLater()) : $g->place;
+            $months = Larkspur::months($south ? -Larkspur::NORTH : Larkspur::NORTH);
+            $garden = new Garden($g->name, $g->today, $place, $g->settings, $g->blocks, $g->beds, $g->history, $g->outlets, $g->products, $g->promises, [], [], PlaceClimate::fromMonths($months, $place->latitude));
+
+            self::assertNotNull($garden->timing());
+            self::assertSame([], $this->words(...$this->files($garden)), 'seed '.$seed);
         }
     }
 

@@ -11,6 +11,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Tests\Support\Book;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class BookReaderTest extends TestCase
@@ -38,6 +39,42 @@ final class BookReaderTest extends TestCase
             self::assertSame($crop->growth->anchored, null !== $crop->rhythm->harvest, $crop->key);
             self::assertTrue(Pattern::Perennial !== $crop->pattern || $crop->growth->anchored, $crop->key);
         }
+    }
+
+    /** Temperatures in order, warm crops warmer than hardy ones, emergence quicker up to the best of the table, in the sources' range. */
+    public function testEveryCropsGrowthIsPlausible(): void
+    {
+        foreach (Book::crops()->all() as $crop) {
+            $growth = $crop->growth;
+            $t = $growth->temperature;
+            self::assertTrue($t->least < $growth->reference && $growth->reference < $t->best && $t->best < $t->most, $crop->key);
+            self::assertSame($crop->tender && 'potato-early' !== $crop->key, $growth->reference >= 18.0, $crop->key.': tender crops are warm-season crops');
+            $best = (int) array_search(min($growth->emergence->days), $growth->emergence->days, true);
+            $before = \INF;
+            foreach ($growth->emergence->days as $degrees => $days) {
+                if ($degrees <= $best) {
+                    self::assertLessThan($before, $days, $crop->key);
+                }
+                $before = $days;
+            }
+            self::assertGreaterThan($growth->emergence->daysAt(20.0) ?? 0.0, $crop->timing->daysSown ?? $crop->timing->daysTransplanted ?? 0, $crop->key);
+        }
+    }
+
+    /** @param array{string, string} $wrong */
+    #[TestWith([['emergence', '10:7']])]
+    #[TestWith([['emergence', '10:7 5:15']])]
+    #[TestWith([['emergence', 'ten days']])]
+    #[TestWith([['emergence', '10:0.1 15:0.2']])]
+    #[TestWith([['t_best', '2']])]
+    #[TestWith([['t_reference', '40']])]
+    #[TestWith([['maturity', 'sometimes']])]
+    public function testAWrongGrowthValueIsRefusedByName(array $wrong): void
+    {
+        $rows = array_map(static fn (array $row): array => 'radish' === $row['crop'] && $row['value'] === $wrong[0] ? [...$row, 'is' => $wrong[1]] : $row, Book::rows());
+        $this->expectException(BookFault::class);
+        $this->expectExceptionMessage($wrong[0]);
+        (new BookReader())->read($rows);
     }
 
     public function testEveryValueHasItsSource(): void

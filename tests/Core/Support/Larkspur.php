@@ -19,7 +19,12 @@ final class Larkspur
 
     public static function climate(float $latitude = self::NORTH): Climate
     {
-        return Climate::fromMonths(MonthlyMeans::of(self::mirrored(self::MIN, $latitude), self::mirrored(self::MAX, $latitude), self::mirrored(self::RAIN, $latitude)));
+        return Climate::fromMonths(self::months($latitude));
+    }
+
+    public static function months(float $latitude = self::NORTH): MonthlyMeans
+    {
+        return MonthlyMeans::of(self::mirrored(self::MIN, $latitude), self::mirrored(self::MAX, $latitude), self::mirrored(self::RAIN, $latitude));
     }
 
     /**
