@@ -43,6 +43,27 @@ final class AccessTest extends AppCase
         self::assertSame($before, $this->everything());
     }
 
+    /** What a hand may send: notes of work, readings, and the taking back of what it entered itself. Everything else is for growers. */
+    public function testAHandRecordsWorkAndNothingElse(): void
+    {
+        $hand = $this->account('hand@example.test');
+        $this->join($hand, Role::Hand);
+        $this->browser->loginUser($hand);
+        $token = $this->token();
+        $may = [];
+        foreach ($this->gardenRoutes() as [$method, $path]) {
+            if ('POST' === $method) {
+                $this->browser->request('POST', $path, ['_token' => $token]);
+                if (403 !== $this->browser->getResponse()->getStatusCode()) {
+                    $may[] = (string) preg_replace('#/planting/[0-9a-f-]{36}#', '/planting/*', substr($path, \strlen('/g/'.$this->garden)));
+                }
+            }
+        }
+        sort($may);
+
+        self::assertSame(['/planting/*/note', '/station'], $may);
+    }
+
     public function testWithoutThePagesTokenNothingIsChanged(): void
     {
         $before = $this->everything();

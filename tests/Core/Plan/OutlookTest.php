@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\ByRhythm;
 use JollyFurrow\Plan\MarketOutlook;
@@ -73,6 +74,27 @@ final class OutlookTest extends TestCase
         self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'], array_map(static fn (Planting $p): string => $p->sow->iso(), $made['plantings']));
         self::assertSame([['A1', 0], ['A1', 5_000], ['A1', 10_000], ['A1', 15_000]], array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made['plantings']));
         self::assertSame([true], array_values(array_unique(array_map(static fn (Planting $p): bool => $p->locked, $made['plantings']))));
+    }
+
+    public function testByRhythmOutOfTraysAndByLength(): void
+    {
+        $garden = LittleGarden::on('2026-04-01', [LittleGarden::radish('2026-05-20', 'A1', 0, 17_000)]);
+        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('lettuce-head'), Method::Transplanted, \array_slice($garden->beds, 0, 2), Day::parse('2026-04-20'), Day::parse('2026-05-10'), 10, 4_000);
+
+        self::assertSame(['2026-05-18', '2026-05-28', '2026-06-07'], array_map(static fn (Planting $p): string => $p->ground->iso(), $made['plantings']));
+        self::assertSame(['A2', 'A2', 'A2'], array_map(static fn (Planting $p): string => $p->pieces[0]->bed, $made['plantings']));
+        self::assertSame([0, 4_000, 8_000], array_map(static fn (Planting $p): int => $p->pieces[0]->from, $made['plantings']));
+        self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $made['plantings'])));
+    }
+
+    public function testWithoutOutletsSaturdaysAreTakenAndSaidSo(): void
+    {
+        $g = LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-04-15', standing: Standing::Growing)]);
+        $market = MarketOutlook::of(new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], $g->plantings), Book::crops(), 3);
+
+        self::assertTrue($market->isAssumed);
+        self::assertSame(['2026-05-09', '2026-05-16', '2026-05-23'], array_map(static fn (array $d): string => $d['day']->iso(), $market->days));
+        self::assertSame([[], ['radish' => 55], ['radish' => 55]], array_map(static fn (array $d): array => $d['amounts'], $market->days));
     }
 
     public function testByRhythmEachDayLeftOutHasItsReason(): void

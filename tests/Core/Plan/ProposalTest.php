@@ -55,6 +55,23 @@ final class ProposalTest extends TestCase
         self::assertSame([], Proposal::withCompanions($changes, ['unheard of']));
     }
 
+    /** Dropped with its market day given up, dropped because another serves it, kept for the sake of its first work or the scope. */
+    public function testTheReasonSaysWhoServesTheMarketDaysNow(): void
+    {
+        $serves = LittleGarden::radish('2026-06-10', 'A1');
+        $soon = LittleGarden::radish('2026-05-12', 'A3', number: 4);
+        $garden = LittleGarden::on('2026-05-01', [$serves, $soon], ['2026-07-11' => 30]);
+        /** @param list<Planting> $drawn */
+        $why = fn (array $drawn, ?Scope $scope = null): string => array_values(array_filter($this->proposed($garden, array_values($drawn), $scope), static fn (ProposedChange $c): bool => $c->planting()->key === $serves->key))[0]->why;
+
+        self::assertStringContainsString('It served 32 bunches on 2026-07-11; 32 bunches of that are given up', $why([$soon]));
+        self::assertStringContainsString('other plantings serve that in its place', $why([$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Garden\PlaceType::Tunnel)]));
+        self::assertSame('Nothing better was found.', $why([$serves, $soon]));
+        self::assertSame('It lies outside what was drawn up.', $why([$serves, $soon], Scope::block($garden, 'T')));
+        $kept = array_values(array_filter($this->proposed($garden, [$serves, $soon]), static fn (ProposedChange $c): bool => $c->planting()->key === $soon->key))[0];
+        self::assertSame('Its first work, 2026-05-07, lies within the next three weeks.', $kept->why);
+    }
+
     /** All of the proposal together is the drawn-up plan; a scope leaves the rest alone. */
     public function testTakenWholeItIsThePlanAndAScopeLeavesTheRest(): void
     {
@@ -94,12 +111,12 @@ final class ProposalTest extends TestCase
      *
      * @return list<ProposedChange>
      */
-    private function proposed(Garden $garden, array $drawn): array
+    private function proposed(Garden $garden, array $drawn, ?Scope $scope = null): array
     {
         $planner = new Planner(Book::crops(), Book::recipes());
         $then = $planner->asItStands($garden->with($drawn));
 
-        return Proposal::between($garden, $planner->asItStands($garden), new Plan($then->drawnOn, [], $drawn, $then->shortages, [], $then->needs, $then->served, $then->from, [], false, true), Book::crops())->changes;
+        return Proposal::between($garden, $planner->asItStands($garden), new Plan($then->drawnOn, [], $drawn, $then->shortages, [], $then->needs, $then->served, $then->from, [], false, true), Book::crops(), $scope)->changes;
     }
 
     /**

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Climate;
+
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Climate\FrostDates;
+use JollyFurrow\Climate\FrostGrade;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\TestCase;
+
+/** Frost odds out of whole seasons, in either half of the world. */
+final class FrostDatesTest extends TestCase
+{
+    /** Hyndman & Fan 1996 (American Statistician 50: 361-365), definition 7, worked by hand: of 1 to 20, a tenth lies below 2.9. */
+    public function testManyYearsAreReadBetweenTheOrderedOnes(): void
+    {
+        $years = array_map(floatval(...), range(20, 1, -1));
+
+        self::assertEqualsWithDelta([2.9, 10.5, 18.1], array_map(static fn (float $s): ?float => FrostDates::quantile($years, $s), [0.1, 0.5, 0.9]), 1e-9);
+    }
+
+    /** Few years: a bell curve through them; for 8, 10 and 12 the mean is 10, the spread 2, a tenth lies 1.2816 spreads below. */
+    public function testFewYearsGetAFittedSpread(): void
+    {
+        self::assertEqualsWithDelta([10 - 2 * 1.2816, 10.0, 10 + 2 * 1.2816], array_map(static fn (float $s): ?float => FrostDates::quantile([8.0, 10.0, 12.0], $s), [0.1, 0.5, 0.9]), 1e-9);
+        self::assertSame([null, 7.0], [FrostDates::quantile([], 0.5), FrostDates::quantile([7.0], 0.1)]);
+    }
+
+    public function testTwentyYearsOfARecord(): void
+    {
+        $frost = FrostDates::fromRecord(self::years(20, static fn (int $year): array => ['05-'.\sprintf('%02d', 1 + $year % 10), '10-'.\sprintf('%02d', 10 + $year % 10)]), false);
+
+        self::assertSame(20, $frost->years);
+        self::assertEqualsWithDelta([Day::parse('2026-05-09')->number, Day::parse('2026-05-01')->number], array_map(static fn (float $odds): int => $frost->day(FrostGrade::Light, 'last', $odds, 2026, false)->number ?? 0, [0.1, 0.9]), 1, 'to a day: leap years count one more');
+        self::assertEqualsWithDelta(Day::parse('2026-10-11')->number, $frost->day(FrostGrade::Light, 'first', 0.1, 2026, false)->number ?? 0, 1);
+        self::assertLessThan($frost->dates['light']['last']['0.1'], $frost->dates['hard']['last']['0.1'], 'harder frosts end sooner');
+    }
+
+    /** The season of a southern garden runs over New Year; a half-known season does not count. */
+    public function testSouthernSeasonsRunOverNewYear(): void
+    {
+        $frost = FrostDates::fromRecord(self::years(6, static fn (): array => ['10-20', '04-15'], true), true);
+
+        self::assertSame(5, $frost->years);
+        self::assertSame('2026-10-20', $frost->day(FrostGrade::Light, 'last', 0.5, 2026, true)?->iso());
+        self::assertSame('2027-04-15', $frost->day(FrostGrade::Light, 'first', 0.5, 2026, true)?->iso());
+    }
+
+    /** @param callable(int): array{string, string} $days last and first frost of a year */
+    private static function years(int $count, callable $days, bool $south = false): DailyRecord
+    {
+        $rows = [];
+        for ($year = 2000; $year < 2000 + $count; ++$year) {
+            [$last, $first] = array_map(static fn (string $md): int => Day::parse($year.'-'.$md)->number, $days($year));
+            for ($day = Day::fromDate($year, 1, 1); $day->year() === $year; $day = $day->plus(1)) {
+                $isFrosty = $south ? $day->number >= $first && $day->number <= $last : $day->number <= $last || $day->number >= $first;
+                $deep = abs($day->month() - ($south ? 7 : 1)) <= 1 || (!$south && 12 === $day->month());
+                $rows[] = [$day->number, $isFrosty ? ($deep ? -8.0 : -0.5) : 5.0, 12.0, null];
+            }
+        }
+
+        return DailyRecord::fromRows($rows);
+    }
+}
