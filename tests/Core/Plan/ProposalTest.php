@@ -61,13 +61,11 @@ final class ProposalTest extends TestCase
         $serves = LittleGarden::radish('2026-06-10', 'A1');
         $soon = LittleGarden::radish('2026-05-12', 'A3', number: 4);
         $garden = LittleGarden::on('2026-05-01', [$serves, $soon], ['2026-07-11' => 30]);
-        /** @param list<Planting> $drawn */
-        $why = fn (array $drawn, ?Scope $scope = null): string => array_values(array_filter($this->proposed($garden, array_values($drawn), $scope), static fn (ProposedChange $c): bool => $c->planting()->key === $serves->key))[0]->why;
 
-        self::assertStringContainsString('It served 32 bunches on 2026-07-11; 32 bunches of that are given up', $why([$soon]));
-        self::assertStringContainsString('other plantings serve that in its place', $why([$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Garden\PlaceType::Tunnel)]));
-        self::assertSame('Nothing better was found.', $why([$serves, $soon]));
-        self::assertSame('It lies outside what was drawn up.', $why([$serves, $soon], Scope::block($garden, 'T')));
+        self::assertStringContainsString('It served 32 bunches on 2026-07-11; 32 bunches of that are given up', $this->why($garden, $serves, [$soon]));
+        self::assertStringContainsString('other plantings serve that in its place', $this->why($garden, $serves, [$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Garden\PlaceType::Tunnel)]));
+        self::assertSame('Nothing better was found.', $this->why($garden, $serves, [$serves, $soon]));
+        self::assertSame('It lies outside what was drawn up.', $this->why($garden, $serves, [$serves, $soon], Scope::block($garden, 'T')));
         $kept = array_values(array_filter($this->proposed($garden, [$serves, $soon]), static fn (ProposedChange $c): bool => $c->planting()->key === $soon->key))[0];
         self::assertSame('Its first work, 2026-05-07, lies within the next three weeks.', $kept->why);
     }
@@ -104,6 +102,12 @@ final class ProposalTest extends TestCase
         $wage = $garden->settings->wage;
 
         self::assertEqualsWithDelta(0.5 * $wage + 5 * (0.07 * $wage + 42 * $garden->settings->rentAt(LittleGarden::radish('2026-06-10')->place) / 7), $price->value, 1e-9);
+    }
+
+    /** @param list<Planting> $drawn */
+    private function why(Garden $garden, Planting $planting, array $drawn, ?Scope $scope = null): string
+    {
+        return array_values(array_filter($this->proposed($garden, $drawn, $scope), static fn (ProposedChange $c): bool => $c->planting()->key === $planting->key))[0]->why;
     }
 
     /**
