@@ -15,7 +15,8 @@ use JollyFurrow\Crop\Method;
  */
 final class Ripening
 {
-    private const YEAR = 365;
+    /** Nothing takes longer from seed to harvest, but for perennials. Days. */
+    private const LONGEST = 550;
     /** The soil of a mild day in the sun is a little warmer than its air: the emergence that is in the catalogue's days. Degrees C. */
     private const SOIL_WARMER = 1.0;
 
@@ -24,6 +25,8 @@ final class Ripening
     private readonly array $development;
     /** @var list<float>|null worked out when first asked for */
     private ?array $emergence = null;
+    /** @var array<string, array<int, int>> ready day by method and sowing day, as far as it was asked for */
+    private array $readyOn = [];
     private readonly float $emergenceInCatalogue;
     private readonly ?Anchor $anchor;
 
@@ -111,25 +114,19 @@ final class Ripening
     }
 
     /**
-     * The latest sowing that is ready on a wanted day or before; null: no sowing of the year before it is.
-     * It holds that ready(S) <= wanted < ready(S + 1).
+     * The latest sowing that is ready on a wanted day or before; null: no sowing of a year and a half before it is.
+     * It holds that ready(S) <= wanted < ready(S + 1). Day by day backward, for a sowing that frost ends may lie between
+     * two that ripen.
      */
     public function latestFor(int $wanted, Method $method): ?Ripeness
     {
-        $low = max($this->first, $wanted - 2 * self::YEAR);
-        $high = $wanted;
-        $found = null;
-        while ($low <= $high) {
-            $middle = intdiv($low + $high, 2);
-            $ripe = $this->forward($middle, $method);
-            if (null !== $ripe && $ripe->ready <= $wanted) {
-                $found = $ripe;
-                $low = $middle + 1;
-            } else {
-                $high = $middle - 1;
+        for ($sow = $wanted; $sow >= max($this->first, $wanted - self::LONGEST); --$sow) {
+            $ready = $this->readyOn[$method->value][$sow] ??= $this->forward($sow, $method)->ready ?? \PHP_INT_MAX;
+            if ($ready <= $wanted) {
+                return $this->forward($sow, $method);
             }
         }
 
-        return $found;
+        return null;
     }
 }

@@ -6,9 +6,16 @@ namespace App\Crop;
 
 use App\Account\Visit;
 use App\Garden\Snapshot;
+use App\Shared\Entry;
 use App\Shared\Page;
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Time\Day;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -31,7 +38,38 @@ final class CropController extends Page
             throw $this->createNotFoundException('The crop book has no such crop.');
         }
         $garden = $snapshot->of($visit->gardenId);
+        $found = $book->get($crop);
+        $method = Method::tryFrom($request->query->getString('method'));
+        $method = null !== $method && \in_array($method, $found->methods(), true) ? $method : $found->methods()[0];
+        $entry = new Entry($request->query->has('day') ? $request->query->all() : []);
+        $day = $entry->isBegun() ? $entry->day('day') : null;
 
-        return $this->page($request, 'crop/crop.html.twig', ['visit' => $visit, 'garden' => $garden, 'crop' => $book->get($crop), 'groups' => $facts->of($book->get($crop), $garden->settings->units)], 'crop');
+        return $this->page($request, 'crop/crop.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'crop' => $found,
+            'groups' => $facts->of($found, $garden),
+            'chart' => TimingChart::of($garden, $found, $method),
+            'method' => $method,
+            'entry' => $entry,
+            'answers' => null === $day || !$entry->isGood() ? [] : self::answers($garden, $found, $method, $day, 'ready' === $entry->raw('ask')),
+        ], 'crop', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    /** @return list<array{place: PlaceType, ripe: Ripeness|null, late: bool}> forward from a sowing, or backward from a market day; late: it does not keep until then */
+    private static function answers(Garden $garden, Crop $crop, Method $method, Day $day, bool $isBackward): array
+    {
+        $timing = $garden->climate?->timing($garden->place->latitude, $garden->today);
+        if (null === $timing) {
+            return [];
+        }
+        $answers = [];
+        foreach ($crop->places() as $place) {
+            $ripening = $timing->of($crop, Cover::usualOf($place));
+            $ripe = $isBackward ? $ripening->latestFor($day->number, $method) : $ripening->forward($day->number, $method);
+            $answers[] = ['place' => $place, 'ripe' => $ripe, 'late' => $isBackward && null !== $ripe && $ripe->lastGood + $crop->produce->keepingDays < $day->number];
+        }
+
+        return $answers;
     }
 }

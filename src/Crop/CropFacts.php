@@ -6,6 +6,7 @@ namespace App\Crop;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 
@@ -13,9 +14,10 @@ use JollyFurrow\Measure\Units;
 final class CropFacts
 {
     /** @return array<string, list<array{label: string, value: string, source: string}>> by heading */
-    public function of(Crop $crop, Units $units): array
+    public function of(Crop $crop, Garden $garden): array
     {
-        $groups = ['Timing' => $this->timing($crop), 'Harvest and sale' => $this->harvest($crop), 'Spacing and seed' => $this->stand($crop, $units), 'Place' => $this->place($crop)];
+        $units = $garden->settings->units;
+        $groups = ['Timing' => $this->timing($crop), 'Harvest and sale' => $this->harvest($crop), 'Spacing and seed' => $this->stand($crop, $units), 'Warmth' => $this->growth($crop), 'Place' => $this->place($crop, $garden)];
 
         return array_map(static fn (array $facts): array => array_map(static fn (array $f): array => ['label' => $f[0], 'value' => $f[1], 'source' => $crop->source($f[2])->words()], $facts), $groups);
     }
@@ -82,12 +84,29 @@ final class CropFacts
     }
 
     /** @return list<array{string, string, string}> */
-    private function place(Crop $crop): array
+    private function growth(Crop $crop): array
+    {
+        $g = $crop->growth;
+        $up = implode(', ', array_map(static fn (int $degrees, float $days): string => \sprintf('%d° %s', $degrees, Units::number($days, 1)), array_keys($g->emergence->days), $g->emergence->days));
+        $facts = [
+            ['Develops from', Units::number($g->temperature->least, 1).' °C', 't_least'],
+            ['Develops fastest at', Units::number($g->temperature->best, 1).' °C', 't_best'],
+            ['Stops at', Units::number($g->temperature->most, 1).' °C', 't_most'],
+            ['Catalogue days hold at a mean of', Units::number($g->reference, 1).' °C', 't_reference'],
+            ['Days to emergence, by soil', $up, 'emergence'],
+            ['Ripens', $g->anchored ? 'in its season, whatever the count of days' : 'by warmth and light', 'maturity'],
+        ];
+
+        return $g->anchored && Pattern::Perennial !== $crop->pattern ? [...$facts, ['Harvested at 47° north', ($crop->rhythm->harvest?->from->iso() ?? '').' to '.($crop->rhythm->harvest?->to->iso() ?? ''), 'harvest_window']] : $facts;
+    }
+
+    /** @return list<array{string, string, string}> */
+    private function place(Crop $crop, Garden $garden): array
     {
         $facts = [['Family', $crop->family, 'family'], ['Feeding', $crop->feeding->value, 'feeding'], ['Frost', $crop->tender ? 'tender' : 'bears light frost', 'frost_tender']];
         foreach ($crop->places() as $place) {
-            $window = $crop->sowing[$place->value];
-            $facts[] = ['Into the ground, '.$place->words(), $window->from->iso().' to '.$window->to->iso(), 'ground_'.$place->value];
+            $window = $garden->season($crop, $place);
+            $facts[] = ['Into the ground, '.$place->words(), null === $window ? 'never' : $window->from->iso().' to '.$window->to->iso(), 'ground_'.$place->value];
         }
 
         return $facts;

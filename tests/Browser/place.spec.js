@@ -48,3 +48,17 @@ test('readings are read from the station and typed on a phone', async ({ browser
   await expect(page.getByRole('row', { name: /Mon 20 Jul 2026/ })).toContainText('31.5');
   await context.close();
 });
+
+test('the timing chart is read off by arrow keys and by its form', async ({ page }) => {
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/crops/carrot`);
+  const chart = page.locator('.timing-chart');
+  await chart.focus();
+  for (let i = 0; i < 6; ++i) await page.keyboard.press('PageUp');
+  await page.keyboard.press('ArrowRight');
+  const readout = page.locator('[data-readout]');
+  await expect(readout).toContainText('Sown Wed, 1 Jul 2026. open field: ready');
+  await page.getByLabel('Day', { exact: true }).fill('2026-07-01');
+  await page.getByRole('button', { name: 'Read off' }).click();
+  await expect(page.getByText(/open field: ready Mon 7 Sep 2026, holds until/)).toBeVisible();
+});

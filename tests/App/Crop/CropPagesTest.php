@@ -7,6 +7,9 @@ namespace App\Tests\Crop;
 use App\Crop\CropFacts;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Units;
 
 final class CropPagesTest extends AppCase
@@ -25,7 +28,7 @@ final class CropPagesTest extends AppCase
 
     public function testValuesAreWrittenInTheGardensUnits(): void
     {
-        $facts = $this->service(CropFacts::class)->of($this->service(CropBook::class)->get('lettuce-head'), Units::UsCustomary);
+        $facts = $this->service(CropFacts::class)->of($this->service(CropBook::class)->get('lettuce-head'), $this->usGarden());
 
         self::assertContains('11.8 in', array_column($facts['Spacing and seed'], 'value'));
         self::assertContains('9 heads', array_column($facts['Harvest and sale'], 'value'));
@@ -42,5 +45,38 @@ final class CropPagesTest extends AppCase
         self::assertStringContainsString('82 ft', $page->filter('.wall-bed')->first()->text());
         $this->browser->click($page->filter('a.planting')->link());
         self::assertStringContainsString('cu ft', $this->text());
+    }
+
+    public function testTheTimingChartReadsASowingForwardAndAMarketDayBackward(): void
+    {
+        $this->garden = $this->keep((string) file_get_contents(__DIR__.'/../../../demo/garden.json'));
+        $page = $this->browser->request('GET', $this->path('/crops/lettuce-leaf?day=2026-08-15&ask=sow'));
+        self::assertSelectorExists('svg.timing-chart path.line-field');
+        self::assertSelectorExists('svg.timing-chart path.line-tunnel');
+        self::assertStringContainsString('open field: ready Tue 15 Sep 2026', strip_tags($this->text()));
+        self::assertGreaterThan(20, $page->filter('#timing-table tbody tr')->count());
+        $this->browser->request('GET', $this->path('/crops/lettuce-leaf?day=2026-09-15&ask=ready'));
+        self::assertStringContainsString('open field: sow by Sat 15 Aug 2026', strip_tags($this->text()));
+        $this->browser->request('GET', $this->path('/crops/corn?day=2026-05-20&ask=ready'));
+        self::assertStringContainsString('no sowing makes this day', $this->text());
+        $this->browser->request('GET', $this->path('/crops/corn?day=2026-02-30&ask=sow'));
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('does not exist in the calendar', $this->text());
+    }
+
+    public function testSouthernGardensSeeTheirOwnSeasons(): void
+    {
+        $g = $this->usGarden();
+        $south = new Garden($g->name, $g->today, new Place('There', -40.0, 10, $g->place->lastFrost, $g->place->firstFrost), $g->settings, [], [], [], [], [], [], []);
+
+        self::assertContains('11-08 to 12-29', array_column($this->service(CropFacts::class)->of($this->service(CropBook::class)->get('corn'), $south)['Place'], 'value'));
+    }
+
+    private function usGarden(): Garden
+    {
+        $g = $this->snapshot();
+        $s = $g->settings;
+
+        return new Garden($g->name, $g->today, $g->place, new Settings(Units::UsCustomary, $s->currency, $s->sowingDays, $s->recipe, $s->rent, $s->shortageFactor, $s->keepingShare, $s->wage, $s->rotation, $s->compostDepth, $s->nitrogenRate, $s->fertiliserNitrogen), $g->blocks, $g->beds, [], [], [], [], []);
     }
 }

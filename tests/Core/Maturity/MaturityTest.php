@@ -166,7 +166,9 @@ final class MaturityTest extends TestCase
                     for ($wanted = $first; $wanted < $first + 365; ++$wanted) {
                         $latest = $ripening->latestFor($wanted, $method);
                         if (null === $latest) {
-                            self::assertGreaterThan($wanted, $ripening->forward($wanted - 730, $method)->ready ?? \PHP_INT_MAX, $crop->key);
+                            foreach ([30, 60, 90, 180, 400] as $before) {
+                                self::assertGreaterThan($wanted, $ripening->forward($wanted - $before, $method)->ready ?? \PHP_INT_MAX, $crop->key);
+                            }
                             continue;
                         }
                         self::assertLessThanOrEqual($wanted, $latest->ready, $crop->key);
@@ -175,6 +177,15 @@ final class MaturityTest extends TestCase
                 }
             }
         }
+    }
+
+    /** A summer's corn is not answered with the summer before's, though sowings between the two are ended by frost. */
+    public function testBackwardFindsTheSowingOfTheSameSummer(): void
+    {
+        $latest = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('corn'), Cover::None)->latestFor(Day::parse('2026-09-01')->number, Method::Sown);
+
+        self::assertNotNull($latest);
+        self::assertStringStartsWith('2026-0', Day::of($latest->sow)->iso());
     }
 
     private function ripe(string $crop, Method $method, Cover $cover, int $catalogue, string $sow): ?Ripeness

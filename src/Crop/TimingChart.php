@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crop;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\TimingCurve;
+use JollyFurrow\Time\Day;
+
+/** Sowing day across, ready day up: a line for each place type, the catalogue's line, the hold as a band, unsafe days shaded. */
+final readonly class TimingChart
+{
+    private const WIDTH = 730.0;
+    private const HEIGHT = 380.0;
+    /** So many days up, from the first day of the year. */
+    private const DAYS_UP = 540;
+    private const STEP = 3;
+
+    /**
+     * @param list<array{place: PlaceType, line: string, band: string, unsafe: string}>                        $lines
+     * @param array<string, list<array{int, int|null, int|null, string}>>                                      $points by place type: sowing, ready, last good day, what stands against it
+     * @param list<array{day: Day, cells: array<string, array{ready: Day|null, last: Day|null, why: string}>}> $rows
+     * @param list<array{at: float, label: string}>                                                            $months across
+     * @param list<array{at: float, label: string}>                                                            $up
+     */
+    private function __construct(public array $lines, public string $catalogue, public array $points, public array $rows, public array $months, public array $up, public int $first)
+    {
+    }
+
+    public static function of(Garden $garden, Crop $crop, Method $method): ?self
+    {
+        $first = Day::fromDate($garden->today->year(), 1, 1);
+        $curves = array_values(array_filter(array_map(static fn (PlaceType $p): ?TimingCurve => TimingCurve::of($garden, $crop, $method, $p, $first->year()), PlaceType::cases())));
+        $catalogue = ($crop->timing->daysFor($method) ?? 0) + (Method::Transplanted === $method ? $crop->timing->nurseryDays : 0);
+        if ([] === $curves || 0 === $catalogue) {
+            return null;
+        }
+        $points = $rows = [];
+        foreach ($curves as $curve) {
+            $points[$curve->place->value] = array_map(static fn (array $d): array => [$d['sow'], $d['ready'], $d['last'], $d['why']], $curve->days);
+            foreach ($curve->days as $n => $d) {
+                if (0 === $n % 14) {
+                    $rows[$n]['day'] = Day::of($d['sow']);
+                    $rows[$n]['cells'][$curve->place->value] = ['ready' => null === $d['ready'] ? null : Day::of($d['ready']), 'last' => null === $d['last'] ? null : Day::of($d['last']), 'why' => $d['why']];
+                }
+            }
+        }
+
+        return new self(array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves), \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)), $points, array_values($rows), self::months($first, 365, static fn (int $n): float => self::x($n)), self::months($first, self::DAYS_UP, static fn (int $n): float => self::y($n)), $first->number);
+    }
+
+    /** @return array{place: PlaceType, line: string, band: string, unsafe: string} */
+    private static function line(TimingCurve $curve, int $first): array
+    {
+        $line = $band = $unsafe = '';
+        $open = null;
+        foreach ($curve->days as $n => $d) {
+            $isOpen = null !== $d['ready'] && $d['ready'] - $first <= self::DAYS_UP;
+            if ('' !== $d['why'] && 0 === $n % self::STEP) {
+                $unsafe .= \sprintf('M%s 0V%s', self::x($n), self::HEIGHT);
+            }
+            if (!$isOpen || 0 !== $n % self::STEP) {
+                $open = $isOpen ? $open : null;
+                continue;
+            }
+            $line .= (null === $open ? 'M' : 'L').self::x($n).' '.self::y((int) $d['ready'] - $first);
+            $band .= \sprintf('M%s %sV%s', self::x($n), self::y((int) $d['ready'] - $first), self::y(min(self::DAYS_UP, (int) $d['last'] - $first)));
+            $open = $n;
+        }
+
+        return ['place' => $curve->place, 'line' => $line, 'band' => $band, 'unsafe' => $unsafe];
+    }
+
+    /**
+     * @param callable(int): float $at
+     *
+     * @return list<array{at: float, label: string}>
+     */
+    private static function months(Day $first, int $days, callable $at): array
+    {
+        $ticks = [];
+        for ($day = $first; $day->since($first) < $days; $day = 12 === $day->month() ? Day::fromDate($day->year() + 1, 1, 1) : Day::fromDate($day->year(), $day->month() + 1, 1)) {
+            $ticks[] = ['at' => $at($day->since($first)), 'label' => date('M', (int) mktime(0, 0, 0, $day->month(), 1, 2001))];
+        }
+
+        return $ticks;
+    }
+
+    private static function x(int $day): float
+    {
+        return round(self::WIDTH * $day / 365, 1);
+    }
+
+    private static function y(int $day): float
+    {
+        return round(self::HEIGHT * (1 - $day / self::DAYS_UP), 1);
+    }
+}
