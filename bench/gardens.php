@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Bed;
@@ -49,5 +51,5 @@ function bench_garden(CropBook $book, int $seed, int $crops, int $beds, float $d
         }
     }
 
-    return new Garden('Bench '.$seed, $today, new Place('Bench', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'], $list, [], $outlets, $products, $promises, []);
+    return new Garden('Bench '.$seed, $today, new Place('Bench', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'], $list, [], $outlets, $products, $promises, [], [], PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3, 15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9));
 }
