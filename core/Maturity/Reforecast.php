@@ -13,6 +13,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\Dates;
+use JollyFurrow\Plan\MakeWay;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
 use JollyFurrow\Promise\Outlet;
@@ -76,6 +77,12 @@ final readonly class Reforecast
         $taken = [];
         foreach ($moved as $one) {
             $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $one->is->key ? $one->is : $p, $garden->plantings));
+            $is = MakeWay::capped($after, $one->is);
+            if (null === $is) {
+                continue;
+            }
+            $one = new self($one->was, $is, $one->why);
+            $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $is->key ? $is : $p, $garden->plantings));
             if ([] === array_filter($conflicts->of($after, [$one->is->key]), static fn (Conflict $c): bool => $c->isHard())) {
                 $taken[] = $one;
                 $garden = $after;

@@ -12,6 +12,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Plan\ByHand;
+use JollyFurrow\Plan\MakeWay;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\FieldNote;
@@ -25,10 +26,12 @@ final readonly class NoteForm
     public const SHARES = ['1' => 'all', '0.75' => 'three quarters', '0.5' => 'half', '0.25' => 'a quarter', '0' => 'nothing'];
 
     private FieldWork $work;
+    private MakeWay $way;
 
     public function __construct(private CropBook $book, RecipeBook $recipes)
     {
         $this->work = new FieldWork($book, new ByHand($book, $recipes));
+        $this->way = new MakeWay($book, $recipes);
     }
 
     public function read(Entry $entry, Garden $garden, Planting $planting): ?FieldNote
@@ -52,7 +55,14 @@ final readonly class NoteForm
     {
         $after = $this->work->after($garden, $planting, $note, $entry->raw('bed'), 'dropped' !== $entry->raw('rest'));
 
-        return new Replacement([$planting], $after, $this->words($garden, $planting, $note, $after), [$note]);
+        $words = $this->words($garden, $planting, $note, $after);
+        $then = $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key)), ...$after]);
+        [$after[0], $later] = $this->way->for($then, $after[0]);
+        $old = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($later[$p->key])));
+
+        return new Replacement([$planting, ...$old], [...$after, ...array_values($later)], $words.match (\count($later)) {
+            0 => '', 1 => '; the planting after it comes later', default => \sprintf('; %d plantings after it come later', \count($later)),
+        }, [$note]);
     }
 
     /** @param non-empty-list<Planting> $after */
