@@ -64,6 +64,22 @@ final class CropPagesTest extends AppCase
         self::assertStringContainsString('does not exist in the calendar', $this->text());
     }
 
+    public function testWaysToGrowStandSideBySide(): void
+    {
+        $this->browser->request('GET', $this->path('/compare?way[]=beet/sown&way[]=beet/transplanted&way[]=corn/sown&way[]=&sow=2026-04-07&length=10+m&place=field'));
+        self::assertResponseIsSuccessful();
+        $cells = fn (int $row): array => $this->browser->getCrawler()->filter('table tbody tr')->eq($row)->filter('td')->each(static fn ($td): string => trim($td->text()));
+        self::assertSame(['Sun 7 Jun 2026', 'Mon 15 Jun 2026', 'not possible from this sowing'], $cells(0));
+        self::assertSame(['61', '69', '–'], $cells(1));
+        self::assertSame('–', $cells(7)[0]);
+        self::assertNotSame('–', $cells(7)[1]);
+        foreach (['way[]=&sow=2026-04-07&length=10+m&place=field' => 'Choose at least one way', 'way[]=beet/sown&sow=2026-04-31&length=10+m&place=field' => 'does not exist in the calendar', 'way[]=beet/sown&sow=2026-04-07&length=-2&place=field' => '-2', 'way[]=beet/sown&way[]=corn/sown&way[]=kale/transplanted&way[]=radish/sown&way[]=pea/sown&sow=2026-04-07&length=10+m&place=field' => 'At most four'] as $query => $message) {
+            $this->browser->request('GET', $this->path('/compare?'.$query));
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString($message, $this->text());
+        }
+    }
+
     public function testSouthernGardensSeeTheirOwnSeasons(): void
     {
         $g = $this->usGarden();
