@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Promise;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 
 /** What is promised in a season, summed up by market day, product and outlet, and what it brings if all is kept. Cents. */
@@ -44,10 +43,5 @@ final readonly class SeasonTotals
         arsort($byProduct);
 
         return new self($byDay, $quantity, $byProduct, $byOutlet, $income);
-    }
-
-    public static function calendarYear(int $year): Period
-    {
-        return Period::fromFirstToLast(Day::fromDate($year, 1, 1), Day::fromDate($year, 12, 31));
     }
 }

@@ -33,8 +33,9 @@ final readonly class TimingChart
 
     public static function of(Garden $garden, Crop $crop, Method $method): ?self
     {
-        $first = Day::fromDate($garden->today->year(), 1, 1);
-        $curves = array_values(array_filter(array_map(static fn (PlaceType $p): ?TimingCurve => TimingCurve::of($garden, $crop, $method, $p, $first->year()), PlaceType::cases())));
+        $south = $garden->place->latitude < 0;
+        $first = Day::fromDate($garden->today->year() - ($south && $garden->today->month() < 7 ? 1 : 0), $south ? 7 : 1, 1);
+        $curves = array_values(array_filter(array_map(static fn (PlaceType $p): ?TimingCurve => TimingCurve::of($garden, $crop, $method, $p, $first), PlaceType::cases())));
         $catalogue = ($crop->timing->daysFor($method) ?? 0) + (Method::Transplanted === $method ? $crop->timing->nurseryDays : 0);
         if ([] === $curves || 0 === $catalogue) {
             return null;

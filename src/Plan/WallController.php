@@ -12,11 +12,11 @@ use App\Plan\Wall\WallDrawing;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Promise\Product;
-use JollyFurrow\Time\Day;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -24,8 +24,6 @@ use Symfony\Component\Routing\Attribute\Route;
 final class WallController extends Page
 {
     private const WEEKS = 52;
-    /** A season is shown from the first of March. */
-    private const SEASON_MONTH = 3;
 
     #[Route('/g/{garden}/wall', name: 'wall', methods: ['GET'])]
     public function wall(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, CropBook $book, WallDrawing $drawing, SupplyStrip $supply, ShortList $short): Response
@@ -33,7 +31,7 @@ final class WallController extends Page
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $garden = $stand->garden;
         $season = $this->season($request, $garden);
-        $scale = Scale::from(Day::fromDate($season, self::SEASON_MONTH, 1), self::WEEKS);
+        $scale = Scale::from($season->first, self::WEEKS);
         $block = \in_array($request->query->getString('block'), $garden->blocks, true) ? $request->query->getString('block') : '';
         $shorts = $short->of($garden, $stand->plan);
         $product = $this->product($request, $garden, $shorts[0]['product'] ?? null);
@@ -44,7 +42,7 @@ final class WallController extends Page
             'visit' => $visit,
             'garden' => $garden,
             'season' => $season,
-            'seasons' => range($season - 1, $season + 1),
+            'seasons' => array_map(static fn (int $year): GrowingSeason => GrowingSeason::of($garden->place->latitude, $year), range($season->year - 1, $season->year + 1)),
             'scale' => $scale,
             'rows' => $drawing->rows($garden, $stand->expected, $snapshot->plantingIds($visit->gardenId), $scale, $block),
             'axis' => $drawing->axis($garden, $scale),
@@ -62,12 +60,11 @@ final class WallController extends Page
         ], 'wall');
     }
 
-    private function season(Request $request, Garden $garden): int
+    private function season(Request $request, Garden $garden): GrowingSeason
     {
         $typed = $request->query->getInt('season');
-        $today = $garden->today;
 
-        return $typed >= 1950 && $typed <= 2150 ? $typed : ($today->month() < self::SEASON_MONTH ? $today->year() - 1 : $today->year());
+        return $typed >= 1950 && $typed <= 2150 ? GrowingSeason::of($garden->place->latitude, $typed) : GrowingSeason::on($garden->place->latitude, $garden->today);
     }
 
     private function product(Request $request, Garden $garden, ?string $worst): ?Product

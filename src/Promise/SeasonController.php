@@ -7,6 +7,7 @@ namespace App\Promise;
 use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Shared\Page;
+use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Promise\SeasonTotals;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,14 +21,16 @@ final class SeasonController extends Page
     {
         $garden = $snapshot->of($visit->gardenId);
         $asked = $request->query->getString('year');
-        $year = 1 === preg_match('/^(19|20)\d\d$/', $asked) ? (int) $asked : $garden->today->year();
-        $totals = SeasonTotals::of($garden, SeasonTotals::calendarYear($year));
+        $year = 1 === preg_match('/^(19|20)\d\d$/', $asked) ? (int) $asked : ($garden->place->latitude < 0 && $garden->today->month() < 7 ? $garden->today->year() - 1 : $garden->today->year());
+        $season = GrowingSeason::of($garden->place->latitude, $year);
+        $totals = SeasonTotals::of($garden, $season->books());
         $most = max([1.0, ...array_map(array_sum(...), $totals->byDay)]);
 
         return $this->page($request, 'promise/season.html.twig', [
             'visit' => $visit,
             'garden' => $garden,
             'year' => $year,
+            'season' => $season,
             'totals' => $totals,
             'sums' => array_map(array_sum(...), $totals->byDay),
             'heights' => array_map(static fn (array $outlets): float => round(100 * array_sum($outlets) / $most, 1), $totals->byDay),

@@ -101,6 +101,10 @@ final class FormsTest extends AppCase
         $place = $this->service(\App\Garden\Snapshot::class)->of($id)->place;
 
         self::assertSame(['10-20', '04-20'], [$place->lastFrost->iso(), $place->firstFrost->iso()]);
+        $this->browser->request('GET', '/g/'.$id.'/wall');
+        self::assertSelectorTextContains('h1', 'Season 2025/26');
+        $this->browser->request('GET', '/g/'.$id.'/season');
+        self::assertSelectorTextContains('h1', 'Promised in 2025/26');
     }
 
     public function testASeriesInFeetAndInches(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Promise;
 
+use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Promise\PromisePattern;
 use JollyFurrow\Promise\SeasonTotals;
@@ -33,7 +34,7 @@ final class PatternTest extends TestCase
 
     public function testASeasonIsSummedUpThreeWaysToOneIncome(): void
     {
-        $totals = SeasonTotals::of(LittleGarden::on('2026-05-01', [], ['2026-05-09' => 10, '2026-05-16' => 20, '2027-01-02' => 99]), SeasonTotals::calendarYear(2026));
+        $totals = SeasonTotals::of(LittleGarden::on('2026-05-01', [], ['2026-05-09' => 10, '2026-05-16' => 20, '2027-01-02' => 99]), GrowingSeason::of(46.9, 2026)->books());
 
         self::assertSame([6000.0, 6000.0, 6000.0], [$totals->income, array_sum($totals->byOutlet), array_sum($totals->byProduct)]);
         self::assertSame([Day::parse('2026-05-09')->number => ['stall' => 2000.0], Day::parse('2026-05-16')->number => ['stall' => 4000.0]], $totals->byDay);
@@ -43,5 +44,16 @@ final class PatternTest extends TestCase
     private static function promise(string $day, float $quantity): Promise
     {
         return new Promise('stall', 'radish', Day::parse($day), $quantity);
+    }
+
+    /** In the south a season spans two calendar years: September to August, and the books from July to June. */
+    public function testASeasonSpansTwoYearsInTheSouth(): void
+    {
+        $season = GrowingSeason::on(-40.0, Day::parse('2027-02-10'));
+
+        self::assertSame(['2026/27', '2026-09-01', '2027-08-31'], [$season->name(), $season->first->iso(), $season->days()->last()->iso()]);
+        self::assertSame(['2026-07-01', '2027-06-30'], [$season->books()->start->iso(), $season->books()->last()->iso()]);
+        self::assertSame(['2026', '2026-03-01'], [GrowingSeason::on(46.9, Day::parse('2027-02-10'))->name(), GrowingSeason::on(46.9, Day::parse('2027-02-10'))->first->iso()]);
+        self::assertSame('2027', GrowingSeason::on(46.9, Day::parse('2027-03-01'))->name());
     }
 }
