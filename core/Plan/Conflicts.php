@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Maturity\FrostWarning;
+use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Measure\Length;
 
 /** Holds plantings against the beds, each other, the season and the family gap. */
@@ -112,7 +115,12 @@ final readonly class Conflicts
             return [new Conflict(Rule::OutOfSeason, $planting->key, \sprintf('%s usually goes into the %s %s; %s lies outside.', $crop->name, $planting->place->words(), null === $window ? 'never' : 'from '.$window->from->iso().' to '.$window->to->iso(), $planting->ground->iso()))];
         }
 
-        return 0.0 === $planting->stand ? [new Conflict(Rule::FrostFirst, $planting->key, 'Frost usually ends it before it is ready.')] : [];
+        if (0.0 === $planting->stand) {
+            return [new Conflict(Rule::FrostFirst, $planting->key, 'Frost usually ends it before it is ready.')];
+        }
+        $ripe = new Ripeness($planting->sow->number, $planting->ground->number, $planting->ground->number, $planting->ready->number, $planting->clear->number);
+
+        return array_map(static fn (string $words): Conflict => new Conflict(Rule::FrostFirst, $planting->key, $words), FrostWarning::of($garden, $crop, Cover::usualOf($planting->place), $ripe));
     }
 
     /** @return list<Conflict> */

@@ -31,6 +31,8 @@ use Symfony\Component\Routing\Attribute\Route;
 final class PlaceController extends Page
 {
     private const MOST_BYTES = 8_000_000;
+    /** The last of a record are readings too: what stands is reckoned from the weather as it was. Days. */
+    private const READINGS_BACK = 420;
 
     #[Route('/g/{garden}/place', name: 'place', methods: ['GET'])]
     public function place(Request $request, Visit $visit, Snapshot $snapshot): Response
@@ -98,7 +100,10 @@ final class PlaceController extends Page
             return $this->show($request, $visit, $garden, $entry, $reader);
         }
         $words = \sprintf('Climate from a daily record: %d days, %d missing in between, %d lines left out', $record->days(), $record->gaps(), \count($reader->faults));
-        $log->record($visit->gardenId, $visit->accountId, $words, static fn () => $keeper->keep($visit->gardenId, $climate));
+        $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($keeper, $visit, $climate, $record, $garden): void {
+            $keeper->keep($visit->gardenId, $climate);
+            $keeper->read($visit->gardenId, $record->since($garden->today->number - self::READINGS_BACK), 'file');
+        });
 
         return $this->kept($visit, $words.'.', $this->generateUrl('place', ['garden' => $visit->gardenId]));
     }

@@ -9,7 +9,7 @@ use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Climate\WeatherGenerator;
 use JollyFurrow\Time\Day;
 
-/** A weather station that is not there: weather made by chance in the place's climate, the same for the same garden. For trying out. */
+/** A weather station that is not there: weather made by chance in the place's climate, the same for the same climate, so that the demo has the same year each time. For trying out. */
 final class SimulatedStation implements WeatherSource
 {
     private const OUTLOOK_DAYS = 7;

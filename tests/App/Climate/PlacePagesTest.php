@@ -62,19 +62,20 @@ final class PlacePagesTest extends AppCase
     public function testADailyRecordIsTakenWithItsGapsAndBadLines(): void
     {
         $lines = ['date,tmin,tmax,rain'];
-        for ($day = Day::parse('2023-01-01'); $day->year() < 2025; $day = $day->plus(1)) {
+        for ($day = Day::parse('2024-01-01'); $day->year() < 2026; $day = $day->plus(1)) {
             if (7 !== $day->month() || 5 !== $day->dayOfMonth()) {
                 $lines[] = $day->iso().','.(5 + $day->month()).','.(15 + $day->month()).',1.5';
             }
         }
-        $lines[] = '2025-01-01,9,3,0';
+        $lines[] = '2026-01-01,9,3,0';
         $this->record(implode("\n", $lines), ['temperature' => 'C', 'rain_in' => 'mm']);
         self::assertResponseRedirects($this->path('/place'));
         $this->browser->followRedirect();
         self::assertStringContainsString('729 days, 2 missing in between, 1 lines left out', $this->text());
         self::assertStringContainsString('Only 2 seasons stand behind it', $this->text());
+        self::assertSame('2025-01-06', Day::of((int) array_key_first($this->snapshot()->climate->measured->min ?? []))->iso(), 'its last days are readings');
         $this->browser->request('GET', $this->path('/file/garden.json'));
-        self::assertStringContainsString('"2023-01-01"', (string) $this->browser->getResponse()->getContent());
+        self::assertStringContainsString('"2024-01-01"', (string) $this->browser->getResponse()->getContent());
     }
 
     #[DataProvider('wrongRecords')]

@@ -18,6 +18,7 @@ use JollyFurrow\Maturity\StandCheck;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
@@ -101,6 +102,21 @@ final class EyeTest extends TestCase
         self::assertStringContainsString('every second year', $warned('2026-04-12')[0]);
         self::assertSame([], $warned('2026-05-20'));
         self::assertSame(['never'], $warned('2026-08-20'), 'frost would end it');
+    }
+
+    /** The same odds stand in a dry run when such a planting is moved by hand; it stays possible. */
+    public function testAPlantingMovedBeforeTheLastFrostIsToldSo(): void
+    {
+        $sow = Day::parse('2026-05-15');
+        $squash = new Planting('squash-summer@2026-05-15#1', 'squash-summer', Method::Sown, PlaceType::Field, 'compost-mulch', $sow, $sow, $sow->plus(-5), $sow->plus(60), $sow->plus(100), 10.0, [\JollyFurrow\Garden\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
+        $early = $squash->but(dates: $squash->dates()->later(-10));
+        $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-04-01', [$p]), [$p->key]), static fn (Conflict $c): bool => \JollyFurrow\Plan\Rule::FrostFirst === $c->rule));
+        $corn = static fn (string $day): Planting => new Planting('corn@'.$day.'#1', 'corn', Method::Sown, PlaceType::Field, 'compost-mulch', Day::parse($day), Day::parse($day), Day::parse($day), Day::parse('2026-10-20'), Day::parse('2026-10-25'), 9.0, [\JollyFurrow\Garden\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
+
+        self::assertSame([], $frost($squash));
+        self::assertSame([], $frost($early), 'out of its season: that is told instead');
+        self::assertStringContainsString('one year in ten a frost has come by then', $frost($corn('2026-06-20'))[0]->words);
+        self::assertFalse($frost($corn('2026-06-20'))[0]->isHard());
     }
 
     /** Sown on 1 March in the tunnel: the working's days add up, and it says what the cover gave. */
