@@ -34,7 +34,7 @@ function bench_garden(CropBook $book, int $seed, int $crops, int $beds, float $d
         $list[] = new Bed(($tunnel ? 'T' : 'A').$i, $tunnel ? 'T' : 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), $tunnel ? PlaceType::Tunnel : PlaceType::Field);
     }
     $outlets = [new Outlet('boxes', 'Boxes', Weekday::Wednesday, 1, 4, null), new Outlet('stall', 'Stall', Weekday::Saturday, 2, 4, null)];
-    $planted = array_values(array_filter($book->all(), static fn ($crop): bool => Pattern::Perennial !== $crop->pattern));
+    $planted = array_values(array_filter($book->sold(), static fn ($crop): bool => Pattern::Perennial !== $crop->pattern));
     $products = [];
     $promises = [];
     foreach (array_slice($planted, 0, $crops) as $crop) {

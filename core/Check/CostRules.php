@@ -54,7 +54,7 @@ final readonly class CostRules
         foreach ($this->plan->parts('plantings') as $planting) {
             $item = $planting->text('item');
             if ($this->book->has($item) && $this->recipes->has($planting->text('recipe'))) {
-                $costs[$item]['plantings'] = ($costs[$item]['plantings'] ?? 0.0) + $this->planting($planting, $this->book->get($item));
+                $costs[$item]['plantings'] = ($costs[$item]['plantings'] ?? 0.0) + $this->planting($planting, $this->book->grown($item, $planting->text('variety')));
                 $ready[$planting->text('key')] = $planting->day('ready') ?? 0;
             }
         }

@@ -88,7 +88,7 @@ final readonly class SupplyRules
             if (!isset($taken[$key]) || !$this->book->has($planting->text('item'))) {
                 continue;
             }
-            $crop = $this->book->get($planting->text('item'));
+            $crop = $this->book->grown($planting->text('item'), $planting->text('variety'));
             $lots = Harvests::of($planting, $crop);
             $left = array_column($lots, 'units');
             foreach ($taken[$key] as [$day, $reach, $units]) {

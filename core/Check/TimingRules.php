@@ -38,7 +38,8 @@ final readonly class TimingRules
             !$this->book->has($planting->text('item')) => [[FaultKind::NoSuchCrop, \sprintf('"%s" is not in the crop book.', $planting->text('item'))]],
             !$this->recipes->has($planting->text('recipe')) => [[FaultKind::NoSuchRecipe, \sprintf('"%s" is no preparation recipe.', $planting->text('recipe'))]],
             \in_array(null, $days, true) => [[FaultKind::NoSuchDay, 'One of its dates is not in the calendar.']],
-            default => $this->broken($planting, $this->book->get($planting->text('item')), array_map(intval(...), $days)),
+            !$this->isOfTheItem($planting) => [[FaultKind::NoSuchCrop, \sprintf('"%s" is no variety of %s.', $planting->text('variety'), $planting->text('item'))]],
+            default => $this->broken($planting, $this->book->get($this->variety($planting)), array_map(intval(...), $days)),
         };
 
         return array_map(static fn (array $one): Fault => new Fault($one[0], $key, $one[1]), $broken);
@@ -80,6 +81,16 @@ final readonly class TimingRules
         ];
 
         return array_values(array_map(static fn (array $rule): array => [$rule[0], $rule[2]], array_filter($rules, static fn (array $rule): bool => !$rule[1])));
+    }
+
+    private function variety(Sheet $planting): string
+    {
+        return $planting->has('variety') ? $planting->text('variety') : $planting->text('item');
+    }
+
+    private function isOfTheItem(Sheet $planting): bool
+    {
+        return $this->book->has($this->variety($planting)) && $this->book->get($this->variety($planting))->item() === $planting->text('item');
     }
 
     private function recipe(Crop $crop): string

@@ -13,8 +13,11 @@ use JollyFurrow\Measure\Length;
 /** Makes the crop book from its rows, one value a row. */
 final readonly class BookReader
 {
+    /** What all varieties of one crop have in common, for they are sold as one. */
+    private const COMMON = ['name', 'family', 'pattern', 'form', 'unit', 'stored', 'weekly_loss'];
+
     /**
-     * @param iterable<array{crop: string, value: string, is: string, source: string, note: string}> $rows
+     * @param iterable<array{crop: string, value: string, is: string, source: string, note: string}> $rows a later row of the same value takes the earlier one's place
      *
      * @throws BookFault
      */
@@ -26,13 +29,37 @@ final readonly class BookReader
         }
         $crops = [];
         foreach ($byCrop as $key => $values) {
-            $crops[] = $this->crop((string) $key, new BookValues((string) $key, $values));
+            $crops[] = $this->entry((string) $key, $values, $byCrop);
         }
 
         return CropBook::of($crops);
     }
 
-    private function crop(string $key, BookValues $values): Crop
+    /**
+     * A crop, or a further variety of one: what it does not say is as with that crop.
+     *
+     * @param array<string, array{is: string, source: string, note: string}>                $values
+     * @param array<string, array<string, array{is: string, source: string, note: string}>> $byCrop
+     */
+    public function entry(string $key, array $values, array $byCrop): Crop
+    {
+        $of = trim($values['of']['is'] ?? '');
+        if ('' === $of) {
+            return $this->crop($key, new BookValues($key, $values), null);
+        }
+        if (!isset($byCrop[$of]) || '' !== trim($byCrop[$of]['of']['is'] ?? '')) {
+            throw BookFault::wrong($key, 'of', $of, 'it is the key of a crop in the book that is no further variety itself');
+        }
+        foreach (self::COMMON as $common) {
+            if (isset($values[$common]) && $values[$common]['is'] !== ($byCrop[$of][$common]['is'] ?? '')) {
+                throw BookFault::wrong($key, $common, $values[$common]['is'], \sprintf('varieties of one crop share it, and with %s it is %s', $of, $byCrop[$of][$common]['is'] ?? 'not given'));
+            }
+        }
+
+        return $this->crop($key, new BookValues($key, [...$byCrop[$of], ...$values]), $of);
+    }
+
+    private function crop(string $key, BookValues $values, ?string $of): Crop
     {
         return new Crop(
             $key,
@@ -50,6 +77,8 @@ final readonly class BookReader
             $this->sowing($values),
             $values->has('recipe') ? $values->text('recipe') : '',
             $values->sources(),
+            (new HabitsReader())->read($values),
+            $of,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Crop;
 
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\InvalidMonthDay;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\YearWindow;
@@ -99,6 +100,66 @@ final readonly class BookValues
         }
 
         return \count($table) > 1 ? $table : throw BookFault::wrong($this->crop, $name, $this->text($name), 'it has two temperatures at least');
+    }
+
+    /**
+     * "6.0..7.0".
+     *
+     * @return array{float, float}
+     */
+    public function range(string $name, float $least, float $most): array
+    {
+        if (1 !== preg_match('/^(\d+(?:\.\d+)?)\.\.(\d+(?:\.\d+)?)$/', $this->text($name), $m) || (float) $m[1] < $least || (float) $m[2] > $most || (float) $m[1] > (float) $m[2]) {
+            throw BookFault::wrong($this->crop, $name, $this->text($name), \sprintf('it is a range such as 6.0..7.0, rising, from %s to %s', $least, $most));
+        }
+
+        return [(float) $m[1], (float) $m[2]];
+    }
+
+    /**
+     * "seedling:-2 grown:-5.5": degrees C by stage.
+     *
+     * @return array<string, float>
+     */
+    public function stages(string $name, float $least, float $most): array
+    {
+        $stages = [];
+        foreach (preg_split('/\s+/', $this->text($name)) ?: [] as $pair) {
+            if (1 !== preg_match('/^([a-z]+):(-?\d{1,2}(?:\.\d)?)$/', $pair, $m) || null === Stage::tryFrom($m[1]) || isset($stages[$m[1]]) || (float) $m[2] < $least || (float) $m[2] > $most) {
+                throw BookFault::wrong($this->crop, $name, $pair, \sprintf('it is stage:degrees such as seedling:-2 grown:-5, each stage once, of %s, degrees from %s to %s', implode(', ', array_map(static fn (Stage $s): string => $s->value, Stage::cases())), $least, $most));
+            }
+            $stages[$m[1]] = (float) $m[2];
+        }
+
+        return $stages;
+    }
+
+    /** "2x45": rows and distance in the row in cm. */
+    public function spacing(string $name): SpacingSchool
+    {
+        if (1 !== preg_match('/^(\d{1,2})x(\d{1,3}(?:\.\d)?)$/', $this->text($name), $m) || (int) $m[1] < 1 || (int) $m[1] > 20 || (float) $m[2] < 0.5) {
+            throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is rows x cm in the row, such as 2x45');
+        }
+
+        return new SpacingSchool((int) $m[1], Length::fromCentimetres((float) $m[2]));
+    }
+
+    /**
+     * @param list<string> $allowed
+     *
+     * @return non-empty-list<string>
+     */
+    public function several(string $name, array $allowed): array
+    {
+        $words = preg_split('/\s+/', $this->text($name)) ?: [];
+        $words = [] === $words ? [$this->text($name)] : $words;
+        foreach ($words as $word) {
+            if (!\in_array($word, $allowed, true)) {
+                throw BookFault::wrong($this->crop, $name, $word, 'it is one or more of '.implode(', ', $allowed));
+            }
+        }
+
+        return $words;
     }
 
     /** "03-15..07-20" */

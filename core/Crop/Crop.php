@@ -15,6 +15,7 @@ final readonly class Crop
     /**
      * @param array<string, YearWindow> $sowing  sowing windows by place type
      * @param array<string, Source>     $sources by the value's name in the book
+     * @param string|null               $of      key of the crop this is a further variety of
      */
     public function __construct(
         public string $key,
@@ -32,13 +33,20 @@ final readonly class Crop
         public array $sowing,
         public string $recipe,
         public array $sources,
+        public Habits $habits,
+        private ?string $of = null,
     ) {
     }
 
-    /** An item is a crop in one form of harvest. */
+    /** An item is a crop in one form of harvest; a further variety of it gives the same item. */
     public function item(): string
     {
-        return $this->key;
+        return $this->of ?? $this->key;
+    }
+
+    public function isFurtherVariety(): bool
+    {
+        return null !== $this->of;
     }
 
     /** @return list<PlaceType> */

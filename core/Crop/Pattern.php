@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Crop;
 
-/** The five ways a crop is harvested. */
+/** The ways a crop is harvested, or not. */
 enum Pattern: string
 {
     case Once = 'once';
@@ -12,6 +12,7 @@ enum Pattern: string
     case Picking = 'picking';
     case Perennial = 'perennial';
     case DigAsNeeded = 'dig';
+    case GreenManure = 'green-manure';
 
     public function words(): string
     {
@@ -21,6 +22,7 @@ enum Pattern: string
             self::Picking => 'picked over weeks',
             self::Perennial => 'perennial, weeks of the year',
             self::DigAsNeeded => 'dug as needed',
+            self::GreenManure => 'green manure, not harvested',
         };
     }
 

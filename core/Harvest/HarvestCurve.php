@@ -24,7 +24,7 @@ final readonly class HarvestCurve
         return match ($pattern) {
             Pattern::Cuts => self::normalised(self::cuts($rhythm)),
             Pattern::Picking, Pattern::Perennial => self::normalised(self::picking($rhythm)),
-            Pattern::Once, Pattern::DigAsNeeded => [0 => 1.0],
+            Pattern::Once, Pattern::DigAsNeeded, Pattern::GreenManure => [0 => 1.0],
         };
     }
 

@@ -45,7 +45,7 @@ final readonly class Reforecast
         }
         $moved = [];
         foreach ($garden->plantings as $planting) {
-            $crop = $book->get($planting->item);
+            $crop = $book->grown($planting->item, $planting->variety);
             if (Standing::Growing !== $planting->standing || $crop->growth->anchored || $planting->ready->isBefore($garden->today) || self::wasSeen($garden, $planting)) {
                 continue;
             }

@@ -26,7 +26,7 @@ final readonly class ByHand
     /** Sown on another day. */
     public function sowOn(Garden $garden, Planting $planting, Day $sow): Planting
     {
-        $crop = $this->book->get($planting->item);
+        $crop = $this->book->grown($planting->item, $planting->variety);
         $nursery = $planting->ground->since($planting->sow);
         $ground = 0 === $nursery ? $sow : ($crop->timing->nurseryDays > 0 ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $sow, $planting->place) : $sow->plus($nursery));
 
@@ -111,14 +111,14 @@ final readonly class ByHand
     public function again(Garden $garden, Planting $planting, Day $sow, string $bed): Planting
     {
         $copy = new Planting(PlantingKey::free($planting->item, $sow, self::byKey($garden)), $planting->item, $planting->method, $planting->place, $planting->recipe,
-            $planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $planting->clear, $this->book->get($planting->item)->produce->perMetre, $planting->pieces, Standing::Planned, true);
+            $planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $planting->clear, $this->book->grown($planting->item, $planting->variety)->produce->perMetre, $planting->pieces, Standing::Planned, true, variety: $planting->variety);
 
         return $this->onto($garden, $this->sowOn($garden, $copy, $sow), $bed, null);
     }
 
     private function dates(Garden $garden, Planting $planting, Day $sow, Day $ground): Dates
     {
-        $crop = $this->book->get($planting->item);
+        $crop = $this->book->grown($planting->item, $planting->variety);
         $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method);
         $ready = Day::of($grown->ready);
         $last = Day::of(max($grown->ready, $grown->lastField));

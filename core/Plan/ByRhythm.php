@@ -97,6 +97,6 @@ final readonly class ByRhythm
     {
         $keys = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $all), true);
 
-        return new Planting(PlantingKey::free($way->item, Day::of($way->sow), $keys), $way->item, $way->method, $way->place, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [$stretch], Standing::Planned, true, $remarks);
+        return new Planting(PlantingKey::free($way->item, Day::of($way->sow), $keys), $way->item, $way->method, $way->place, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [$stretch], Standing::Planned, true, $remarks, variety: $way->variety);
     }
 }

@@ -10,6 +10,9 @@ use JollyFurrow\Garden\PlaceType;
 /** One way to grow an item: method, place and sowing day, with all that follows from them. Days are day numbers. */
 final readonly class Candidate
 {
+    /** Key of its crop and variety in the book. */
+    public string $variety;
+
     /**
      * @param int               $ground    sown in the bed or planted out
      * @param int               $bedStart  first day the bed is taken, preparation included
@@ -34,12 +37,14 @@ final readonly class Candidate
         public float $setUp,
         public float $cost,
         public array $curve,
+        ?string $variety = null,
     ) {
+        $this->variety = $variety ?? $item;
     }
 
     /** Orders candidates that cost the same: earlier sowing day, then this. */
     public function key(): string
     {
-        return $this->item.'@'.$this->sow.'/'.$this->place->value.'/'.$this->method->value;
+        return $this->variety.'@'.$this->sow.'/'.$this->place->value.'/'.$this->method->value;
     }
 }

@@ -36,7 +36,7 @@ final readonly class Candidates
     /** @return list<Candidate> by sowing day */
     public function of(Crop $crop, Day $from, Day $until): array
     {
-        if (Pattern::Perennial === $crop->pattern) {
+        if (\in_array($crop->pattern, [Pattern::Perennial, Pattern::GreenManure], true)) {
             return [];
         }
         $candidates = [];
@@ -114,7 +114,7 @@ final readonly class Candidates
 
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
             $ground->number - $this->recipes->get($recipe)->leadDays(), $ready, $last, $crop->produce->perMetre,
-            $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields);
+            $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key);
     }
 
     /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */

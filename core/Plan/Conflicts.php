@@ -109,7 +109,7 @@ final readonly class Conflicts
         if (!$this->book->has($planting->item) || Standing::Planned !== $planting->standing) {
             return [];
         }
-        $crop = $this->book->get($planting->item);
+        $crop = $this->book->grown($planting->item, $planting->variety);
         $window = $garden->season($crop, $planting->place);
         if (null === $window || !$window->contains($planting->ground)) {
             return [new Conflict(Rule::OutOfSeason, $planting->key, \sprintf('%s usually goes into the %s %s; %s lies outside.', $crop->name, $planting->place->words(), null === $window ? 'never' : 'from '.$window->from->iso().' to '.$window->to->iso(), $planting->ground->iso()))];

@@ -28,6 +28,9 @@ final readonly class Lot
      */
     public static function of(Planting $planting, Crop $crop): array
     {
+        if (Pattern::GreenManure === $crop->pattern) {
+            return [];
+        }
         $metres = $planting->length()->metres();
         if ($crop->pattern->isStock()) {
             return self::stock($planting, $planting->yieldPerMetre() * $metres + 1e-9, $crop->produce->weeklyLoss);

@@ -33,7 +33,7 @@ final readonly class MarketOutlook
     {
         $days = self::marketDays($garden, $weeks);
         foreach ($garden->plantings as $planting) {
-            $crop = $book->get($planting->item);
+            $crop = $book->grown($planting->item, $planting->variety);
             foreach (Lot::of($planting, $crop) as $lot) {
                 for ($day = max($lot->from, $garden->today->number); $lot->units >= 1.0 && $day <= $lot->to + $crop->produce->keepingDays; ++$day) {
                     if (isset($days[$day]) && $day <= $lot->to + self::reach($garden, $days[$day]['day'], $crop->produce)) {

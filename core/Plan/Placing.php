@@ -75,7 +75,7 @@ final class Placing
         if ([] === $pieces) {
             return;
         }
-        $planting = new Planting($this->freeKey($candidate), $candidate->item, $candidate->method, $candidate->place, $candidate->recipe, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($candidate->bedStart), Day::of($candidate->ready), Day::of($end), $candidate->perMetre, $pieces, Standing::Planned, false, $this->beds->breaches($candidate, $pieces, $stay));
+        $planting = new Planting($this->freeKey($candidate), $candidate->item, $candidate->method, $candidate->place, $candidate->recipe, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($candidate->bedStart), Day::of($candidate->ready), Day::of($end), $candidate->perMetre, $pieces, Standing::Planned, false, $this->beds->breaches($candidate, $pieces, $stay), variety: $candidate->variety);
         $this->beds->take($planting);
         $this->new[] = $planting;
     }

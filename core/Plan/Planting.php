@@ -17,6 +17,9 @@ use JollyFurrow\Time\Period;
  */
 final readonly class Planting
 {
+    /** Key of its crop and variety in the book. */
+    public string $variety;
+
     /**
      * @param string        $key      item, sowing day, number
      * @param Day           $sow      in the tray or in the bed
@@ -29,6 +32,7 @@ final readonly class Planting
      * @param list<string>  $remarks  soft rules that bent, in words
      * @param float         $stand    share of a full stand that came up and is still there
      * @param Left|null     $left     what a look or a harvest found still to come
+     * @param string|null   $variety  null: the crop's first
      */
     public function __construct(
         public string $key,
@@ -48,7 +52,9 @@ final readonly class Planting
         public array $remarks = [],
         public float $stand = 1.0,
         public ?Left $left = null,
+        ?string $variety = null,
     ) {
+        $this->variety = $variety ?? $item;
     }
 
     public function length(): Length
@@ -87,7 +93,7 @@ final readonly class Planting
         return new self(
             $key ?? $this->key, $this->item, $this->method, $place ?? $this->place, $this->recipe,
             $dates->sow ?? $this->sow, $dates->ground ?? $this->ground, $dates->bedStart ?? $this->bedStart, $dates->ready ?? $this->ready, $dates->clear ?? $this->clear,
-            $this->perMetre, $pieces ?? $this->pieces, $standing ?? $this->standing, $locked ?? $this->locked, $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left,
+            $this->perMetre, $pieces ?? $this->pieces, $standing ?? $this->standing, $locked ?? $this->locked, $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left, $this->variety,
         );
     }
 

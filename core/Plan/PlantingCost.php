@@ -48,7 +48,7 @@ final readonly class PlantingCost
     public function of(Planting $planting, CropBook $book): Working
     {
         $metres = $planting->length()->metres();
-        $work = $this->perMetre($book->get($planting->item), $planting->method, $planting->recipe);
+        $work = $this->perMetre($book->grown($planting->item, $planting->variety), $planting->method, $planting->recipe);
         $days = $planting->clear->since($planting->bedStart) + 1;
         $rent = $this->garden->settings->rentAt($planting->place);
         $settings = Source::garden('settings');

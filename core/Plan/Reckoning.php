@@ -77,7 +77,7 @@ final readonly class Reckoning
     {
         $lots = [];
         foreach ($plantings as $planting) {
-            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $this->book->get($planting->item))];
+            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $this->book->grown($planting->item, $planting->variety))];
         }
 
         return $lots;

@@ -95,7 +95,7 @@ final readonly class FieldWork
     /** What comes after is dated from the day it came up. */
     private function emerged(Garden $garden, Planting $part, FieldNote $note): Planting
     {
-        $crop = $this->book->get($part->item);
+        $crop = $this->book->grown($part->item, $part->variety);
         $ripening = Method::Sown === $part->method && Standing::Growing === $part->standing && !$crop->growth->anchored ? $garden->timing()?->of($crop, Cover::usualOf($part->place)) : null;
         $ripe = $ripening?->fromStage($part->sow->number, $part->ground->number, $note->day->number, $note->day->number, $ripening->toCome($part->method));
 
@@ -105,7 +105,7 @@ final readonly class FieldWork
     /** A sign says what share is still to come; everything after it is dated from there. */
     private function seen(Garden $garden, Planting $part, FieldNote $note): Planting
     {
-        $crop = $this->book->get($part->item);
+        $crop = $this->book->grown($part->item, $part->variety);
         $sign = $note->sign ?? throw CannotBeDone::outOfOrder('sign', 'What did you see? Choose a sign.');
         if (!\in_array($sign, Sign::of($crop), true)) {
             throw CannotBeDone::outOfOrder('sign', 'This crop has no such sign. Choose one of the list.');
@@ -123,7 +123,7 @@ final readonly class FieldWork
         $ready = $note->day->isBefore($part->ready) ? $note->day : $part->ready;
         $clear = $part->clear->isBefore($note->day) ? $note->day : $part->clear;
         $part = $part->but(dates: new Dates($part->sow, $part->ground, $part->bedStart, $ready, $clear));
-        if (null === $note->share || !$this->book->get($part->item)->pattern->isStock()) {
+        if (null === $note->share || !$this->book->grown($part->item, $part->variety)->pattern->isStock()) {
             return 0.0 === $note->share ? self::ended($part, $note) : $part;
         }
         $left = $part->but(left: new Left($note->share, $note->day));

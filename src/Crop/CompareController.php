@@ -75,7 +75,7 @@ final class CompareController extends Page
         $bed = array_values(array_filter($garden->beds, static fn ($b): bool => $b->place === $place))[0] ?? null;
         $seed = SeedNeed::of($crop, $method, Spacing::inBed($crop->stand, $bed->width ?? Length::fromMillimetres(self::USUAL_WIDTH), $length));
         $way = (new Candidates($garden, $recipes))->sownOn($crop, $sow, $place, $method);
-        $planting = null === $way ? null : new Planting('compared', $crop->item(), $method, $place, $way->recipe, $sow, Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [Stretch::of('compared', 0, $length->millimetres)], Standing::Planned, false);
+        $planting = null === $way ? null : new Planting('compared', $crop->item(), $method, $place, $way->recipe, $sow, Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [Stretch::of('compared', 0, $length->millimetres)], Standing::Planned, false, variety: $crop->key);
 
         return [
             'crop' => $crop,

@@ -60,6 +60,7 @@ final class CropFacts
             Pattern::Picking => [...$facts, ['Picked every', $r->every.' days', 'every_days'], ['Picked for', $r->lasts.' days', 'picking_days'], ['Climbs to full picking in', $r->ramp.' days', 'ramp_days']],
             Pattern::Perennial => [...$facts, ['Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'], ['Harvested', ($r->harvest?->from->iso() ?? '').' to '.($r->harvest?->to->iso() ?? ''), 'harvest_window']],
             Pattern::Once, Pattern::DigAsNeeded => $facts,
+            Pattern::GreenManure => [['Harvest', $crop->pattern->words(), 'pattern'], ['Dry matter per metre of bed', $p->amount($p->perMetre), 'yield_per_m']],
         };
     }
 

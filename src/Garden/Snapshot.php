@@ -161,7 +161,7 @@ final readonly class Snapshot
             $pieces[$row->text('planting_id')][] = self::stretch($row);
         }
 
-        return array_map(static fn (Row $r): Planting => new Planting($r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')), $r->text('recipe'), $r->day('sow'), $r->day('ground'), $r->day('bed_start'), $r->day('ready'), $r->day('clear'), $r->float('per_metre'), $pieces[$r->text('id')] ?? [], Standing::from($r->text('standing')), 0 !== $r->int('locked'), array_values(array_filter($r->json('remarks'), is_string(...))), $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'), $r->day('left_since'))), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
+        return array_map(static fn (Row $r): Planting => new Planting($r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')), $r->text('recipe'), $r->day('sow'), $r->day('ground'), $r->day('bed_start'), $r->day('ready'), $r->day('clear'), $r->float('per_metre'), $pieces[$r->text('id')] ?? [], Standing::from($r->text('standing')), 0 !== $r->int('locked'), array_values(array_filter($r->json('remarks'), is_string(...))), $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'), $r->day('left_since')), $r->text('variety')), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
     }
 
     /** @return list<FieldNote> */

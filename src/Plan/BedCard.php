@@ -35,8 +35,8 @@ final class BedCard
             $when = $planting->isOver($garden->today) && !FieldWork::possible($planting) ? 'gone' : ($garden->today->isBefore($planting->bedStart) ? 'next' : 'now');
             $cards[$when][] = [
                 'planting' => $planting,
-                'crop' => $book->get($planting->item),
-                'family' => Family::css($book->get($planting->item)->family),
+                'crop' => $book->grown($planting->item, $planting->variety),
+                'family' => Family::css($book->grown($planting->item, $planting->variety)->family),
                 'next' => NextStep::of($planting, $recipes->get($planting->recipe), $garden->today),
                 'possible' => FieldWork::possible($planting),
                 'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->millimetres, 1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->millimetres, 1), 'from' => $s->from, 'to' => $s->to, 'length' => $s->length()], $here),

@@ -29,7 +29,7 @@ final readonly class Expected
         $byKey = [];
         foreach ($garden->plantings as $planting) {
             $byKey[$planting->key] = $planting;
-            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $book->get($planting->item))];
+            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $book->grown($planting->item, $planting->variety))];
         }
         $weeks = [];
         $serves = [];

@@ -8,6 +8,7 @@ use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Shared\Entry;
 use App\Shared\Page;
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\PlaceType;
@@ -24,7 +25,7 @@ final class OneMoreController extends Page
     {
         $garden = $snapshot->of($visit->gardenId);
         $entry = new Entry($request->request->all());
-        $item = $entry->oneOf('item', $book->keys());
+        $item = $entry->oneOf('item', array_map(static fn (Crop $c): string => $c->key, $book->sold()));
         $sow = $entry->day('sow');
         $place = $entry->choice('place', PlaceType::class);
         $method = $entry->choice('method', Method::class);

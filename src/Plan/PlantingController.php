@@ -23,7 +23,7 @@ final class PlantingController extends Page
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden) ?? throw $this->createNotFoundException('There is no such planting.');
-        $crop = $book->get($found->item);
+        $crop = $book->grown($found->item, $found->variety);
 
         return $this->page($request, 'plan/planting.html.twig', [
             'visit' => $visit,

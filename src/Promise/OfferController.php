@@ -13,6 +13,7 @@ use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
 use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
@@ -82,7 +83,7 @@ final class OfferController extends Page
         $parts = [];
         for ($i = 0; $i < self::PARTS; ++$i) {
             if ('' !== $entry->raw('item'.$i) || '' !== $entry->raw('units'.$i)) {
-                $parts[] = new Part($entry->oneOf('item'.$i, $book->keys()), $entry->float('units'.$i, 0.001, 100_000));
+                $parts[] = new Part($entry->oneOf('item'.$i, array_map(static fn (Crop $c): string => $c->key, $book->sold())), $entry->float('units'.$i, 0.001, 100_000));
             }
         }
         if ([] === $parts) {

@@ -30,7 +30,7 @@ final class StandController extends Page
         $entry = new Entry($request->query->has('count') ? $request->query->all() : []);
         $count = $entry->isBegun() ? $entry->float('count', 0, 5000) : 0.0;
         $days = array_map(static fn (array $s) => $s['day'], $stand->expected->serves[$found->key] ?? []);
-        $crop = $book->get($found->item);
+        $crop = $book->grown($found->item, $found->variety);
 
         return $this->page($request, 'record/stand.html.twig', [
             'visit' => $visit,

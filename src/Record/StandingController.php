@@ -125,7 +125,7 @@ final class StandingController extends Page
             'free' => \array_slice(self::comingFree($garden), 0, self::SHOWN),
             'market' => $market,
             'moved' => Reforecast::of($garden, $book),
-            'totals' => array_map(static fn (Planting $p): string => $book->get($p->item)->produce->amount(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
+            'totals' => array_map(static fn (Planting $p): string => $book->grown($p->item, $p->variety)->produce->amount(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
             'entry' => $entry,
             'list' => $list,
             'unknown' => $list?->unknownBeds($garden) ?? [],

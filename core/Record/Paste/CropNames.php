@@ -23,11 +23,11 @@ final readonly class CropNames
             return [];
         }
         $exact = $part = [];
-        foreach ($this->book->all() as $crop) {
-            $names = array_map(self::plain(...), [$crop->key, $crop->name, $crop->variety]);
+        foreach ($this->book->entries() as $crop) {
+            $names = array_map(self::plain(...), $crop->isFurtherVariety() ? [$crop->key, $crop->variety, $crop->name.' '.$crop->variety, $crop->variety.' '.$crop->name] : [$crop->key, $crop->name, $crop->variety]);
             if (\in_array($plain, $names, true)) {
                 $exact[] = $crop->key;
-            } elseif (preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names)) || preg_match('/\b'.preg_quote($names[1], '/').'\b/u', $plain)) {
+            } elseif (!$crop->isFurtherVariety() && (preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names)) || preg_match('/\b'.preg_quote($names[1], '/').'\b/u', $plain))) {
                 $part[] = $crop->key;
             }
         }

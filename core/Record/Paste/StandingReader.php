@@ -139,7 +139,7 @@ final class StandingReader
         }
 
         return new Planting(PlantingKey::free($crop->item(), $sow, self::keys($garden)), $crop->item(), $method, $bed->place, $grown->recipe, $sow, $ground, $stay->start, Day::of($grown->ready), $clear,
-            $grown->perMetre, [$stretch], $standing, true, $frosted ? ['Frost usually ends it before it is ready.'] : [], $frosted ? 0.0 : 1.0);
+            $grown->perMetre, [$stretch], $standing, true, $frosted ? ['Frost usually ends it before it is ready.'] : [], $frosted ? 0.0 : 1.0, variety: $crop->key);
     }
 
     private static function standing(Day $sow, Day $ground, Day $today): Standing

@@ -78,6 +78,7 @@ final class GardenWriter
         return [
             'key' => $p->key,
             'item' => $p->item,
+            ...($p->variety === $p->item ? [] : ['variety' => $p->variety]),
             'method' => $p->method->value,
             'place' => $p->place->value,
             'recipe' => $p->recipe,

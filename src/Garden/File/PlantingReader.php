@@ -71,8 +71,12 @@ final readonly class PlantingReader
     private function planting(Node $node, array $beds): Planting
     {
         $item = $node->key('item');
-        if (!$this->book->has($item)) {
+        if (!$this->book->hasItem($item)) {
             $node->fault('item', 'is not in the crop book.');
+        }
+        $variety = $node->has('variety') ? $node->key('variety') : $item;
+        if ($this->book->hasItem($item) && (!$this->book->has($variety) || $this->book->get($variety)->item() !== $item)) {
+            $node->fault('variety', \sprintf('is no variety of %s in the crop book.', $item));
         }
         $recipe = $node->key('recipe');
         if (!$this->recipes->has($recipe)) {
@@ -89,7 +93,7 @@ final readonly class PlantingReader
 
         return new Planting($node->text('key', 100), $item, $node->choice('method', Method::class), $place, $recipe, $dates['sow'], $dates['ground'], $dates['bed_start'], $dates['ready'], $dates['clear'],
             $node->float('per_metre', 0, 10_000), $this->pieces($node, $beds, $place), $node->choice('standing', Standing::class), $node->bool('locked'), $node->texts('remarks', 50),
-            $node->has('stand') ? $node->float('stand', 0, 1) : 1.0, $node->has('left') ? self::left($node->object('left')) : null);
+            $node->has('stand') ? $node->float('stand', 0, 1) : 1.0, $node->has('left') ? self::left($node->object('left')) : null, $variety);
     }
 
     private static function left(Node $node): Left

@@ -87,7 +87,7 @@ final readonly class PromiseReader
     private function part(Node $node): Part
     {
         $item = $node->key('item');
-        if (!$this->book->has($item)) {
+        if (!$this->book->hasItem($item)) {
             $node->fault('item', 'is not in the crop book.');
         }
 

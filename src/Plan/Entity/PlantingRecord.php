@@ -18,6 +18,8 @@ class PlantingRecord extends GardenRow
     private string $key;
     #[ORM\Column(length: 60)]
     private string $item;
+    #[ORM\Column(length: 60)]
+    private string $variety;
     #[ORM\Column(length: 12)]
     private string $method;
     #[ORM\Column(length: 10)]
@@ -66,6 +68,7 @@ class PlantingRecord extends GardenRow
     public function replan(Planting $planting): void
     {
         $this->item = $planting->item;
+        $this->variety = $planting->variety;
         $this->method = $planting->method->value;
         $this->place = $planting->place->value;
         $this->recipe = $planting->recipe;

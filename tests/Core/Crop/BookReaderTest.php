@@ -93,7 +93,7 @@ final class BookReaderTest extends TestCase
         yield 'text for a number' => ['rows', 'three', 'practice', 'it is a whole number from 1 to 20'];
         yield 'too many rows' => ['rows', '40', 'practice', 'it is a whole number from 1 to 20'];
         yield 'more than all seeds' => ['germination', '1.2', 'practice', 'it is a number from 0.05 to 1'];
-        yield 'no such pattern' => ['pattern', 'sometimes', 'practice', 'it is one of once, cuts, picking, perennial, dig'];
+        yield 'no such pattern' => ['pattern', 'sometimes', 'practice', 'it is one of once, cuts, picking, perennial, dig, green-manure'];
         yield 'neither yes nor no' => ['frost_tender', 'maybe', 'practice', 'it is yes or no'];
         yield 'broken window' => ['ground_field', '03-15', 'practice', 'it is a window such as 03-15..07-20'];
         yield 'a day there is not' => ['ground_field', '02-30..07-20', 'practice', 'it is a window such as 03-15..07-20'];

@@ -116,7 +116,7 @@ final class PlannerPropertiesTest extends TestCase
 
     public function testStoppedEarlyItLeavesTheCropsItDidNotReachAsTheyAre(): void
     {
-        [$garden, $plan] = self::drawn(8);
+        [$garden, $plan] = self::drawn(11);
         $stopped = self::planner()->draw($garden->with($plan->plantings()), new class implements Progress {
             public function at(int $done, int $of, string $item): bool
             {

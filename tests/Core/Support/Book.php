@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Crop\BookReader;
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
@@ -19,6 +20,12 @@ final class Book
     public static function crops(): CropBook
     {
         return self::$book ??= (new BookReader())->read(self::rows());
+    }
+
+    /** @return list<string> */
+    public static function soldKeys(): array
+    {
+        return array_map(static fn (Crop $crop): string => $crop->key, self::crops()->sold());
     }
 
     public static function recipes(): RecipeBook

@@ -36,7 +36,7 @@ final class RandomGarden
             new Outlet('stall', 'Stall', Weekday::Saturday, 2, 3, null),
             new Outlet('kitchen', 'Kitchen', Weekday::from($chance->getInt(1, 6)), 3, 3, $chance->getInt(1, 3)),
         ];
-        $crops = Book::crops()->keys() ?: ['radish'];
+        $crops = Book::soldKeys() ?: ['radish'];
         $products = [];
         $promises = [];
         foreach ((array) $chance->pickArrayKeys($crops, $chance->getInt(3, 7)) as $index) {
@@ -76,7 +76,7 @@ final class RandomGarden
      */
     private static function history(Randomizer $chance, array $beds, Day $today): array
     {
-        $crops = Book::crops()->keys();
+        $crops = Book::soldKeys();
 
         return array_map(static fn (Bed $bed): PastCrop => new PastCrop(Stretch::of($bed->name, 0, $bed->length->millimetres), $crops[$chance->getInt(0, \count($crops) - 1)], $today->plus(-$chance->getInt(30, 1500))), $beds);
     }

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+/** Reads what the book says of a crop's habits. */
+final readonly class HabitsReader
+{
+    /** Rotation goes by these groups, not by family alone. */
+    public const ROTATION = ['cabbage', 'onion', 'root', 'leaf', 'legume', 'nightshade', 'cucurbit', 'grain', 'perennial'];
+
+    public function read(BookValues $values): Habits
+    {
+        [$phLeast, $phMost] = $values->range('ph', 4, 9);
+
+        return new Habits(
+            $values->float('soil_least', -2, 25),
+            $values->choice('frost_class', Hardiness::class),
+            $values->stages('frost_damage', -30, 2),
+            $this->bolting($values),
+            $values->text('sign'),
+            $values->choice('pick_time', PickTime::class),
+            $values->int('cool_hours', 0, 72),
+            $values->spacing('spacing_hoe'),
+            $values->has('spacing_cover') ? $values->spacing('spacing_cover') : null,
+            $values->choice('stock', Stock::class),
+            $values->optionalInt('stock_ahead_days', 0, 120) ?? 0,
+            $phLeast,
+            $phMost,
+            $values->oneOf('rotation', self::ROTATION),
+            $values->int('isolation_m', 0, 2000),
+            $values->optionalInt('isolation_days', 0, 60) ?? 0,
+            $values->yes('bees') ? $values->int('flower_days', 1, 120) : null,
+            $this->store($values),
+            $values->text('toxic'),
+        );
+    }
+
+    /** "no", or what of cold, day and heat; each has its number. */
+    private function bolting(BookValues $values): Bolting
+    {
+        $by = $values->several('bolts', ['no', 'cold', 'day', 'heat']);
+
+        return new Bolting(
+            \in_array('cold', $by, true) ? $values->int('bolt_cold_days', 1, 90) : null,
+            \in_array('day', $by, true) ? $values->float('bolt_day_hours', 10, 20) : null,
+            \in_array('heat', $by, true) ? $values->float('bolt_heat_c', 10, 35) : null,
+        );
+    }
+
+    /** None for what is not harvested. */
+    private function store(BookValues $values): ?StoreRoom
+    {
+        if (!$values->has('store_c')) {
+            return null;
+        }
+        [$least, $most] = $values->range('store_days', 1, 400);
+
+        return new StoreRoom($values->float('store_c', -1, 20), $values->int('store_rh', 30, 100), (int) $least, (int) $most, $values->has('chill_c') ? $values->float('chill_c', 0, 16) : null);
+    }
+}

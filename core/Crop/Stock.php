@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+/** What is put into the ground or the tray. */
+enum Stock: string
+{
+    case Seed = 'seed';
+    case SeedBall = 'seed-ball';
+    case Piece = 'piece';
+    case Set = 'set';
+    case Clove = 'clove';
+    case Crown = 'crown';
+    case Slip = 'slip';
+    case Runner = 'runner';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Seed => 'seed',
+            self::SeedBall => 'seed balls',
+            self::Piece => 'seed pieces or small whole tubers',
+            self::Set => 'sets',
+            self::Clove => 'cloves',
+            self::Crown => 'crowns',
+            self::Slip => 'slips',
+            self::Runner => 'runners',
+        };
+    }
+}
