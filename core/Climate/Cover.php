@@ -68,6 +68,38 @@ enum Cover: string
         return self::Heated === $this ? 6.0 : -\INF;
     }
 
+    /** Share of the rain that reaches the soil. */
+    public function rain(): float
+    {
+        return match ($this) {
+            self::None, self::RowCover => 1.0,
+            self::LowTunnel, self::Tunnel, self::TunnelCovered, self::Heated => 0.0,
+        };
+    }
+
+    /** Tender crops live so many days beyond the first frost outside (common practice, no source); a heater keeps them as long as it burns. */
+    public function frostDays(): int
+    {
+        return match ($this) {
+            self::None => 0,
+            self::RowCover, self::LowTunnel => 10,
+            self::Tunnel => 28,
+            self::TunnelCovered => 42,
+            self::Heated => 200,
+        };
+    }
+
+    /** What the two are together when another cover is put on inside this one. */
+    public function under(self $inner): self
+    {
+        return match (true) {
+            self::None === $inner || self::Heated === $this => $this,
+            self::Tunnel === $this && \in_array($inner, [self::RowCover, self::LowTunnel, self::TunnelCovered], true) => self::TunnelCovered,
+            self::TunnelCovered === $this && self::Heated !== $inner => $this,
+            default => $inner,
+        };
+    }
+
     public static function usualOf(PlaceType $place): self
     {
         return match ($place) {

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Promise\Outlet;
@@ -19,14 +23,16 @@ use JollyFurrow\Time\YearWindow;
 final readonly class Garden
 {
     /**
-     * @param list<string>    $blocks    names, in walking order
-     * @param list<Bed>       $beds      in walking order
-     * @param list<PastCrop>  $history
-     * @param list<Outlet>    $outlets
-     * @param list<Product>   $products
-     * @param list<Promise>   $promises
-     * @param list<Planting>  $plantings
-     * @param list<FieldNote> $notes
+     * @param list<string>     $blocks      names, in walking order
+     * @param list<Bed>        $beds        in walking order
+     * @param list<PastCrop>   $history
+     * @param list<Outlet>     $outlets
+     * @param list<Product>    $products
+     * @param list<Promise>    $promises
+     * @param list<Planting>   $plantings
+     * @param list<FieldNote>  $notes
+     * @param list<Protection> $protections
+     * @param list<OwnValue>   $own         values of crops that are the garden's own
      */
     public function __construct(
         public string $name,
@@ -42,13 +48,15 @@ final readonly class Garden
         public array $plantings,
         public array $notes = [],
         public ?PlaceClimate $climate = null,
+        public array $protections = [],
+        public array $own = [],
     ) {
     }
 
     /** @param list<Planting> $plantings */
     public function with(array $plantings, ?Day $today = null): self
     {
-        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes, $this->climate);
+        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes, $this->climate, $this->protections, $this->own);
     }
 
     /** @return array<string, Bed> by name */
@@ -69,7 +77,7 @@ final readonly class Garden
      */
     public function onBeds(array $beds): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate);
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own);
     }
 
     /** Heat and light of this place; null: catalogue days hold the year round. */
@@ -84,6 +92,24 @@ final readonly class Garden
         $window = $crop->sowing[$place->value] ?? null;
 
         return $this->place->latitude < 0 ? $window?->mirrored() : $window;
+    }
+
+    /**
+     * The same garden with other covers.
+     *
+     * @param list<Protection> $protections
+     */
+    public function covered(array $protections): self
+    {
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $protections, $this->own);
+    }
+
+    /** What stands over a planting: its place, and the covers put over it or its beds. */
+    public function coversOf(Planting $planting): CoverCalendar
+    {
+        $beds = array_map(static fn (Stretch $piece): string => $piece->bed, $planting->pieces);
+
+        return CoverCalendar::with(Cover::usualOf($planting->place), array_values(array_filter($this->protections, static fn (Protection $p): bool => $p->isOver($planting->key, $beds))));
     }
 
     /** Metres of bed of one place type. */

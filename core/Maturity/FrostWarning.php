@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
@@ -16,23 +17,24 @@ final class FrostWarning
     private const ODDS = [0.9, 0.5, 0.1];
 
     /** @return list<string> */
-    public static function of(Garden $garden, Crop $crop, Cover $cover, Ripeness $ripe): array
+    public static function of(Garden $garden, Crop $crop, Cover|CoverCalendar $cover, Ripeness $ripe): array
     {
-        if (!$crop->tender || Cover::None !== $cover || null === $garden->climate) {
+        $covers = $cover instanceof Cover ? CoverCalendar::always($cover) : $cover;
+        if (!$crop->tender || null === $garden->climate) {
             return [];
         }
         $warnings = [];
         $south = $garden->place->latitude < 0;
         foreach (self::ODDS as $odds) {
             $last = $garden->climate->frost->day(FrostGrade::Light, 'last', $odds, Day::of($ripe->ground)->year(), $south);
-            if (null !== $last && $ripe->ground <= $last->number && $last->number - $ripe->ground < 183) {
+            if (Cover::None === $covers->at($ripe->ground) && null !== $last && $ripe->ground <= $last->number && $last->number - $ripe->ground < 183) {
                 $warnings[] = \sprintf('It goes out before %s: %s a frost still comes after that day.', $last->iso(), self::odds($odds));
                 break;
             }
         }
         foreach (self::ODDS as $odds) {
             $first = $garden->climate->frost->day(FrostGrade::Light, 'first', $odds, Day::of($ripe->ground)->year(), $south);
-            if (null !== $first && $ripe->ready >= $first->number && $first->number > $ripe->ground) {
+            if (Cover::None === $covers->at($ripe->ready) && null !== $first && $ripe->ready >= $first->number && $first->number > $ripe->ground) {
                 $warnings[] = \sprintf('It is ready after %s: %s a frost has come by then.', $first->iso(), self::odds($odds));
                 break;
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\Weather;
 use JollyFurrow\Crop\Crop;
 
@@ -30,33 +31,72 @@ final class LocalTiming
     {
     }
 
-    public function of(Crop $crop, Cover $cover): Ripening
+    public function of(Crop $crop, Cover|CoverCalendar $cover): Ripening
     {
-        return $this->ripening[$crop->key.'/'.$cover->value] ??= new Ripening($crop, $this, $cover);
+        $covers = $cover instanceof Cover ? CoverCalendar::always($cover) : $cover;
+
+        return $this->ripening[$crop->key.'/'.$covers->key()] ??= new Ripening($crop, $this, $covers);
     }
 
     /** @return list<float> catalogue days made by warmth and light, summed up before each day */
-    public function development(Growth $growth, Cover $cover): array
+    public function development(Growth $growth, CoverCalendar $covers): array
     {
-        $key = $cover->value.self::group($growth);
-
-        return $this->development[$key] ??= GrowthSums::development($this->warmth($growth, $cover), $this->under($cover)->light);
+        return $this->along($covers, fn (Cover $cover): array => $this->development[$cover->value.self::group($growth)] ??= GrowthSums::development($this->warmth($growth, $cover), $this->under($cover)->light));
     }
 
     /** @return list<float> the same for a fit crop, which ages by warmth alone */
-    public function ageing(Growth $growth, Cover $cover): array
+    public function ageing(Growth $growth, CoverCalendar $covers): array
     {
-        $key = $cover->value.self::group($growth);
-
-        return $this->ageing[$key] ??= GrowthSums::ageing($this->warmth($growth, $cover));
+        return $this->along($covers, fn (Cover $cover): array => $this->ageing[$cover->value.self::group($growth)] ??= GrowthSums::ageing($this->warmth($growth, $cover)));
     }
 
     /** @return list<float> the same for the way to emergence */
-    public function emergence(Crop $crop, Cover $cover): array
+    public function emergence(Crop $crop, CoverCalendar $covers): array
     {
-        $this->soil[$cover->value] ??= $this->under($cover)->soil();
+        return $this->along($covers, fn (Cover $cover): array => GrowthSums::emergence($crop->growth->emergence, $this->under($cover), $this->soil($cover), $crop->stand->depth->millimetres / 10));
+    }
 
-        return GrowthSums::emergence($crop->growth->emergence, $this->under($cover), $this->soil[$cover->value], $crop->stand->depth->millimetres / 10);
+    /** Mean of the soil at seed depth on a day, degrees C; null: beyond the days that are known. */
+    public function soilOn(int $day, CoverCalendar $covers): ?float
+    {
+        return $this->soil($covers->at($day))[$day - $this->weather->first] ?? null;
+    }
+
+    /** Mean of the air on a day, degrees C; null: beyond the days that are known. */
+    public function airOn(int $day, CoverCalendar $covers): ?float
+    {
+        $under = $this->under($covers->at($day));
+        $i = $day - $this->weather->first;
+
+        return isset($under->min[$i]) ? ($under->min[$i] + $under->max[$i]) / 2 : null;
+    }
+
+    /** @return list<float> */
+    private function soil(Cover $cover): array
+    {
+        return $this->soil[$cover->value] ??= $this->under($cover)->soil();
+    }
+
+    /**
+     * Sums that grow from day to day by what each day's own cover makes of it.
+     *
+     * @param callable(Cover): list<float> $sums
+     *
+     * @return list<float>
+     */
+    private function along(CoverCalendar $covers, callable $sums): array
+    {
+        $along = $base = $sums($covers->base);
+        if ([] === $covers->spans) {
+            return $base;
+        }
+        for ($i = 1, $n = \count($base); $i < $n; ++$i) {
+            $cover = $covers->at($this->weather->first + $i - 1);
+            $under = $cover === $covers->base ? $base : $sums($cover);
+            $along[$i] = $along[$i - 1] + $under[$i] - $under[$i - 1];
+        }
+
+        return array_values($along);
     }
 
     /** @return list<float> development of seedlings on the bench */
@@ -68,9 +108,9 @@ final class LocalTiming
     }
 
     /** @return list<float> nights so cold that tender crops have usually been frozen by then, counted up before each day */
-    public function coldNights(Cover $cover): array
+    public function coldNights(CoverCalendar $covers): array
     {
-        return $this->cold[$cover->value] ??= GrowthSums::coldNights($this->under($cover)->min);
+        return $this->along($covers, fn (Cover $cover): array => $this->cold[$cover->value] ??= GrowthSums::coldNights($this->under($cover)->min));
     }
 
     private function under(Cover $cover): Weather

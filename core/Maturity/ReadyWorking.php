@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
@@ -16,9 +17,10 @@ use JollyFurrow\Working\Working;
 /** Why a sowing is ready on its day, month by month: how many days passed and how many catalogue days warmth and light made of them. */
 final class ReadyWorking
 {
-    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover $cover, Ripeness $ripe, string $title = 'Ready'): Working
+    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover|CoverCalendar $cover, Ripeness $ripe, string $title = 'Ready'): Working
     {
-        $ripening = $timing->of($crop, $cover);
+        $covers = $cover instanceof Cover ? CoverCalendar::always($cover) : $cover;
+        $ripening = $timing->of($crop, $covers);
         $model = Source::model('warmth and light of this place; docs/timing.md');
         $inputs = [Input::of('ground', 'into the ground', $ripe->ground, 'day', Source::garden('the planting'))];
         $sum = ['ground'];
@@ -34,9 +36,12 @@ final class ReadyWorking
             $sum[] = 'm'.$i;
         }
         $inputs[] = Input::of('catalogue', 'catalogue days, '.$method->words().', with half the days over which it ripens', ($crop->timing->daysFor($method) ?? 0) + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0), 'days', $crop->source(Method::Sown === $method ? 'days_sown' : 'days_transplanted'));
-        $open = Cover::None === $cover ? null : $timing->of($crop, Cover::None)->fromGround($ripe->sow, $ripe->ground, $method);
+        foreach ($covers->spans as $i => $span) {
+            $inputs[] = Input::of('on'.$i, $span['cover']->words().' from that day, until '.Day::of($span['to'])->iso().',', $span['from'], 'day', Source::garden('covers'));
+        }
+        $open = [] === $covers->spans && Cover::None === $covers->base ? null : $timing->of($crop, Cover::None)->fromGround($ripe->sow, $ripe->ground, $method);
         if (null !== $open) {
-            $inputs[] = Input::of('open', 'without '.$cover->words().' it would be ready', $open->ready, 'day', $model);
+            $inputs[] = Input::of('open', \sprintf('without %s it would be ready', [] === $covers->spans ? $covers->base->words() : 'any cover'), $open->ready, 'day', $model);
         }
 
         return Working::of($title, $ripe->ready, 'day', 'day into the ground + the days that passed until warmth and light made the catalogue days of them', implode(' + ', $sum), $inputs, $model);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Climate;
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
@@ -49,7 +48,7 @@ final readonly class Reforecast
             if (Standing::Growing !== $planting->standing || $crop->growth->anchored || $planting->ready->isBefore($garden->today) || self::wasSeen($garden, $planting)) {
                 continue;
             }
-            $ripening = $timing->of($crop, Cover::usualOf($planting->place));
+            $ripening = $timing->of($crop, $garden->coversOf($planting));
             $ripe = $ripening->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
             $emerged = self::emerged($garden, $planting);
             if (null !== $ripe && null !== $emerged && Method::Sown === $planting->method) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 
@@ -30,7 +30,7 @@ final class Ripening
     private readonly float $emergenceInCatalogue;
     private readonly ?Anchor $anchor;
 
-    public function __construct(private readonly Crop $crop, private readonly LocalTiming $timing, private readonly Cover $cover)
+    public function __construct(private readonly Crop $crop, private readonly LocalTiming $timing, private readonly CoverCalendar $cover)
     {
         $this->first = $timing->weather->first;
         $this->development = $timing->development($crop->growth, $cover);

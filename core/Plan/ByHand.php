@@ -116,10 +116,19 @@ final readonly class ByHand
         return $this->onto($garden, $this->sowOn($garden, $copy, $sow), $bed, null);
     }
 
+    /** By the values of the book as it is now: days still to come, and what a metre gives. What has happened stays. */
+    public function follow(Garden $garden, Planting $planting): Planting
+    {
+        $crop = $this->book->grown($planting->item, $planting->variety);
+        $moved = Standing::Planned === $planting->standing ? $this->sowOn($garden, $planting, $planting->sow) : $planting->but(dates: $this->dates($garden, $planting, $planting->sow, $planting->ground));
+
+        return $moved->but(perMetre: $crop->produce->perMetre);
+    }
+
     private function dates(Garden $garden, Planting $planting, Day $sow, Day $ground): Dates
     {
         $crop = $this->book->grown($planting->item, $planting->variety);
-        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method);
+        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method, $garden->coversOf($planting));
         $ready = Day::of($grown->ready);
         $last = Day::of(max($grown->ready, $grown->lastField));
         if ($crop->pattern->isStock() && Pattern::Perennial !== $crop->pattern) {

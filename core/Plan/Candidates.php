@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
@@ -21,8 +22,6 @@ use JollyFurrow\Time\MonthDay;
  */
 final readonly class Candidates
 {
-    /** An unheated tunnel keeps tender crops alive so many days beyond the first frost outside (common practice, no source). */
-    private const TUNNEL_FROST_DAYS = 28;
     /** A perennial stands so many days after its first harvest, unless it is told otherwise (common practice, no source). */
     private const PERENNIAL_DAYS = 3650;
 
@@ -92,10 +91,11 @@ final readonly class Candidates
      * What becomes of a crop that went into the ground on that day, be it in its season or not. Its last field day
      * lies before the first harvest when frost ends it before.
      */
-    public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method): Candidate
+    public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method, ?CoverCalendar $covers = null): Candidate
     {
         $recipe = $this->recipeFor($crop);
-        $ripe = Pattern::Perennial === $crop->pattern ? null : $this->garden->timing()?->of($crop, Cover::usualOf($place))->fromGround($sow->number, $ground->number, $method);
+        $covers ??= CoverCalendar::always(Cover::usualOf($place));
+        $ripe = Pattern::Perennial === $crop->pattern ? null : $this->garden->timing()?->of($crop, $covers)->fromGround($sow->number, $ground->number, $method);
         $ready = $ripe->ready ?? $this->ready($crop, $ground, $method);
         $curve = $crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm);
         $last = match (true) {
@@ -103,7 +103,7 @@ final readonly class Candidates
             $crop->pattern->isStock() => $ripe->lastGood ?? $ready + $crop->timing->hold,
             default => $ready + max([0, ...array_keys($curve)]),
         };
-        $last = min($last, $this->frostEnd($crop, $ground, $place));
+        $last = min($last, $this->frostEnd($crop, $ground, $place, $covers));
         $yields = [];
         foreach ($curve as $after => $share) {
             if ($ready + $after <= $last) {
@@ -136,7 +136,7 @@ final readonly class Candidates
     }
 
     /** Day number after which frost has ended a tender crop that went into the ground on that day. */
-    private function frostEnd(Crop $crop, Day $ground, PlaceType $place): int
+    private function frostEnd(Crop $crop, Day $ground, PlaceType $place, CoverCalendar $covers): int
     {
         if (!$crop->tender || PlaceType::Heated === $place) {
             return \PHP_INT_MAX;
@@ -146,6 +146,9 @@ final readonly class Candidates
             $frost = $this->garden->place->firstFrost->in($ground->year() + 1);
         }
 
-        return $frost->number - 1 + (PlaceType::Tunnel === $place ? self::TUNNEL_FROST_DAYS : 0);
+        $until = $frost->number - 1 + $covers->at($frost->number)->frostDays();
+        $off = $covers->stays($frost->number);
+
+        return null === $off ? $until : min($until, max($off, $frost->number - 1 + $covers->base->frostDays()));
     }
 }

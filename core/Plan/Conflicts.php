@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
@@ -120,7 +119,7 @@ final readonly class Conflicts
         }
         $ripe = new Ripeness($planting->sow->number, $planting->ground->number, $planting->ground->number, $planting->ready->number, $planting->clear->number);
 
-        return array_map(static fn (string $words): Conflict => new Conflict(Rule::FrostFirst, $planting->key, $words), FrostWarning::of($garden, $crop, Cover::usualOf($planting->place), $ripe));
+        return array_map(static fn (string $words): Conflict => new Conflict(Rule::FrostFirst, $planting->key, $words), FrostWarning::of($garden, $crop, $garden->coversOf($planting), $ripe));
     }
 
     /** @return list<Conflict> */

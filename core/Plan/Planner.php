@@ -32,7 +32,7 @@ final readonly class Planner
     }
 
     /** Stopped early, the plan leaves the crops it did not reach as they are. What the scope leaves out stays too. */
-    public function draw(Garden $garden, Progress $progress = new NoProgress(), ?Scope $scope = null): Plan
+    public function draw(Garden $garden, Progress $progress = new NoProgress(), ?Scope $scope = null, SuccessionSchool $school = SuccessionSchool::ByDate): Plan
     {
         $scope ??= Scope::whole();
         $in = $garden->onBeds($scope->beds($garden));
@@ -42,7 +42,7 @@ final readonly class Planner
         $last = self::lastMarketDay($needs, $garden->today);
         $grid = Grid::of($in);
         $items = new ItemPlanner($in, $grid, self::rents($garden, $last), Values::of($garden));
-        $ways = fn (string $item): array => (new Candidates($in, $this->recipes))->of($this->book->get($item), $garden->today, $last);
+        $ways = fn (string $item): array => $school->ways(new Candidates($in, $this->recipes), $this->book, $item, $garden->today, $last);
         $open = $scope->needs($reckoning->stillToServe($kept));
         $plans = $this->plans($open, $items, $ways, ItemPlanner::EFFORT, $progress);
         $unreached = array_diff_key($open, $plans);

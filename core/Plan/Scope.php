@@ -27,6 +27,12 @@ final readonly class Scope
         return new self(null, null, 'the whole garden');
     }
 
+    /** @param list<string> $items */
+    public static function of(array $items): self
+    {
+        return new self($items, null, implode(', ', $items));
+    }
+
     public static function product(Product $product): self
     {
         return new self(array_map(static fn (Part $part): string => $part->item, $product->parts), null, 'what '.$product->name.' needs');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Record;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
@@ -96,7 +95,7 @@ final readonly class FieldWork
     private function emerged(Garden $garden, Planting $part, FieldNote $note): Planting
     {
         $crop = $this->book->grown($part->item, $part->variety);
-        $ripening = Method::Sown === $part->method && Standing::Growing === $part->standing && !$crop->growth->anchored ? $garden->timing()?->of($crop, Cover::usualOf($part->place)) : null;
+        $ripening = Method::Sown === $part->method && Standing::Growing === $part->standing && !$crop->growth->anchored ? $garden->timing()?->of($crop, $garden->coversOf($part)) : null;
         $ripe = $ripening?->fromStage($part->sow->number, $part->ground->number, $note->day->number, $note->day->number, $ripening->toCome($part->method));
 
         return null === $ripe ? $part : Reforecast::redated($part, Day::of($ripe->ready));
@@ -110,7 +109,7 @@ final readonly class FieldWork
         if (!\in_array($sign, Sign::of($crop), true)) {
             throw CannotBeDone::outOfOrder('sign', 'This crop has no such sign. Choose one of the list.');
         }
-        $ripening = $crop->growth->anchored ? null : $garden->timing()?->of($crop, Cover::usualOf($part->place));
+        $ripening = $crop->growth->anchored ? null : $garden->timing()?->of($crop, $garden->coversOf($part));
         $days = ($crop->timing->daysFor($part->method) ?? 0) * $sign->left();
         $ready = Sign::FitNow === $sign ? $note->day->number : $ripening?->fromStage($part->sow->number, $part->ground->number, $part->ground->number, $note->day->number, $sign->left() * $ripening->toCome($part->method))->ready ?? $note->day->number + (int) round($days);
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Garden\Garden;
@@ -77,7 +76,7 @@ final readonly class PlantingSheet
                 Input::of('lead', 'lead of '.strtolower($lead->name), $planting->ground->since($planting->bedStart), 'days', $lead->source),
             ], Source::practice()),
         ];
-        $cover = Cover::usualOf($planting->place);
+        $cover = $garden->coversOf($planting);
         $ripe = $garden->timing()?->of($crop, $cover)->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
         if (null !== $ripe && !$crop->growth->anchored && null !== $garden->timing()) {
             return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe, $ripe->ready === $planting->ready->number ? 'Ready' : 'Ready, reckoned anew')];

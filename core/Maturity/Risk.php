@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Maturity;
+
+/** What can stand against a sowing. */
+enum Risk: string
+{
+    case Season = 'season';
+    case ColdSoil = 'cold-soil';
+    case Frost = 'frost';
+    case Bolting = 'bolting';
+    case Heat = 'heat';
+    case LittleLight = 'little-light';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Season => 'out of season',
+            self::ColdSoil => 'soil too cold',
+            self::Frost => 'frost',
+            self::Bolting => 'bolting',
+            self::Heat => 'heat',
+            self::LittleLight => 'too little light',
+        };
+    }
+}

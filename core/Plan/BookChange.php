@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan;
+
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Preparation\RecipeBook;
+
+/**
+ * What a change of the crop book would do to the plantings there are. A planting keeps the values it was planned with
+ * until it is told to follow the book.
+ */
+final readonly class BookChange
+{
+    /** @param list<array{was: Planting, is: Planting}> $moved the soonest first */
+    private function __construct(public array $moved, public int $grown)
+    {
+    }
+
+    /** Only what the change itself moves is told: not what following the book would have moved anyway. */
+    public static function of(Garden $garden, CropBook $before, CropBook $after, RecipeBook $recipes): self
+    {
+        $was = new ByHand($before, $recipes);
+        $is = new ByHand($after, $recipes);
+        $moved = [];
+        $grown = 0;
+        foreach ($garden->plantings as $planting) {
+            $old = $before->grown($planting->item, $planting->variety);
+            if ($planting->isOver($garden->today) || !$after->has($planting->item) || $old == $after->grown($planting->item, $planting->variety)) {
+                continue;
+            }
+            ++$grown;
+            $then = $is->follow($garden, $planting);
+            if ($was->follow($garden, $planting) != $then && $then != $planting) {
+                $moved[] = ['was' => $planting, 'is' => $then];
+            }
+        }
+        usort($moved, static fn (array $a, array $b): int => [$a['was']->ready->number, $a['was']->key] <=> [$b['was']->ready->number, $b['was']->key]);
+
+        return new self($moved, $grown);
+    }
+}
