@@ -9,16 +9,20 @@ require __DIR__.'/reference.php';
 require __DIR__.'/gardens.php';
 
 use App\Crop\CropBookFile;
+use App\Crop\GardenBooks;
 use App\Garden\File\GardenReader;
 use App\Preparation\RecipeFile;
+use Doctrine\DBAL\DriverManager;
 use JollyFurrow\Plan\Planner;
+use Symfony\Component\Cache\Adapter\ArrayAdapter;
+use Symfony\Component\HttpFoundation\RequestStack;
 
 $loop = median(array_map(static fn (): float => reference_loop(), range(1, 5)));
 $runs = max(1, (int) ($argv[1] ?? 5));
 $book = (new CropBookFile(dirname(__DIR__).'/data/crops.csv'))->load();
 $recipes = (new RecipeFile(dirname(__DIR__).'/data/recipes.yaml'))->load();
 $gardens = [
-    'demo garden' => (new GardenReader($book, $recipes))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
+    'demo garden' => (new GardenReader(new GardenBooks(new CropBookFile(dirname(__DIR__).'/data/crops.csv'), new ArrayAdapter(), DriverManager::getConnection(['driver' => 'pdo_sqlite', 'memory' => true]), new RequestStack()), $recipes))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
     'demo-like: 28 crops, 40 beds' => bench_garden($book, 11, 28, 40, 1.6),
     'large: 36 crops, 200 beds' => bench_garden($book, 12, 36, 200, 6.0),
     'double: 36 crops, 400 beds' => bench_garden($book, 12, 36, 400, 12.0),

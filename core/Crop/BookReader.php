@@ -61,11 +61,13 @@ final readonly class BookReader
 
     private function crop(string $key, BookValues $values, ?string $of): Crop
     {
+        self::mustHangTogether($key, $values);
+
         return new Crop(
             $key,
-            $values->text('name'),
-            $values->text('variety'),
-            $values->text('family'),
+            $values->words('name', 60),
+            $values->words('variety', 60),
+            $values->words('family', 40),
             $values->choice('feeding', Feeding::class),
             $values->yes('frost_tender'),
             $values->choice('pattern', Pattern::class),
@@ -79,7 +81,25 @@ final readonly class BookReader
             $values->sources(),
             (new HabitsReader())->read($values),
             $of,
+            array_filter(array_combine(BookColumns::NOTES, array_map(static fn (string $note): string => $values->has($note) ? $values->text($note) : '', BookColumns::NOTES)), static fn (string $note): bool => '' !== $note),
         );
+    }
+
+    /** Values that each may stand, but not beside one another. */
+    private static function mustHangTogether(string $key, BookValues $values): void
+    {
+        if (!$values->has('days_sown') && !$values->has('days_transplanted')) {
+            throw BookFault::wrong($key, 'days_sown', '', 'a crop is sown in the bed or planted out: give days_sown or days_transplanted');
+        }
+        if ($values->has('days_transplanted') && 0 === $values->int('nursery_days', 0, 120)) {
+            throw BookFault::wrong($key, 'nursery_days', '0', 'a crop that is planted out has its days in the nursery');
+        }
+        if (!$values->has('ground_field') && !$values->has('ground_tunnel') && !$values->has('ground_heated')) {
+            throw BookFault::wrong($key, 'ground_field', '', 'a crop has a window for at least one place: ground_field, ground_tunnel or ground_heated');
+        }
+        if ('anchored' === $values->text('maturity') && !$values->has('harvest_window')) {
+            throw BookFault::wrong($key, 'harvest_window', '', 'an anchored crop has its harvest window, such as 06-03..07-01');
+        }
     }
 
     private function timing(BookValues $values): Timing
@@ -127,8 +147,8 @@ final readonly class BookReader
     private function produce(BookValues $values): Produce
     {
         return new Produce(
-            $values->text('form'),
-            $values->text('unit'),
+            $values->words('form', 40),
+            $values->words('unit', 20),
             $values->float('yield_per_m', 0.01, 1000),
             $values->float('packing_loss', 0, 0.9),
             $values->int('keeping_days', 0, 365),

@@ -26,6 +26,13 @@ final readonly class BookValues
         return '' !== $is ? $is : throw BookFault::missing($this->crop, $name);
     }
 
+    public function words(string $name, int $longest): string
+    {
+        $is = $this->text($name);
+
+        return mb_strlen($is) <= $longest ? $is : throw BookFault::wrong($this->crop, $name, $is, \sprintf('at most %d letters fit here', $longest));
+    }
+
     public function has(string $name): bool
     {
         return '' !== trim($this->values[$name]['is'] ?? '');

@@ -16,6 +16,7 @@ final readonly class Crop
      * @param array<string, YearWindow> $sowing  sowing windows by place type
      * @param array<string, Source>     $sources by the value's name in the book
      * @param string|null               $of      key of the crop this is a further variety of
+     * @param array<string, string>     $notes   the grower's own, by name in the book
      */
     public function __construct(
         public string $key,
@@ -35,6 +36,7 @@ final readonly class Crop
         public array $sources,
         public Habits $habits,
         private ?string $of = null,
+        public array $notes = [],
     ) {
     }
 

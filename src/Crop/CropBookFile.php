@@ -27,6 +27,12 @@ final readonly class CropBookFile
         return (new BookReader())->read($this->rows());
     }
 
+    /** @return list<array{crop: string, value: string, is: string, source: string, note: string}> */
+    public function all(): array
+    {
+        return iterator_to_array($this->rows(), false);
+    }
+
     /** @return \Generator<array{crop: string, value: string, is: string, source: string, note: string}> */
     private function rows(): \Generator
     {

@@ -7,6 +7,8 @@ namespace App\Garden;
 use App\Account\Entity\Member;
 use App\Account\Role;
 use App\Climate\ClimateKeeper;
+use App\Climate\Entity\ProtectionRecord;
+use App\Crop\Entity\OwnValueRecord;
 use App\Garden\Entity\BedRecord;
 use App\Garden\Entity\BlockRecord;
 use App\Garden\Entity\GardenRecord;
@@ -43,6 +45,12 @@ final readonly class GardenKeeper
             if (null !== $garden->climate) {
                 $this->climate->keep($id, $garden->climate);
                 $this->climate->read($id, $garden->climate->measured, 'file');
+            }
+            foreach ($garden->protections as $protection) {
+                $this->kept(new ProtectionRecord($id, $beds[$protection->bed] ?? null, $protection));
+            }
+            foreach ($garden->own as $value) {
+                $this->kept(new OwnValueRecord($id, $value));
             }
             $this->log->note($id, $ownerId, $words);
         });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Plan\Left;
@@ -12,6 +13,7 @@ use JollyFurrow\Plan\Planting;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
 
 /**
  * Moves a garden file by whole weeks, the nearest to whole years, so that its season is the one a day falls in.
@@ -31,6 +33,8 @@ final class SeasonShift
 
     private function by(Garden $g, int $days): Garden
     {
+        $later = static fn (Period $p): Period => Period::fromFirstToLast($p->start->plus($days), $p->last()->plus($days));
+
         return new Garden(
             $g->name,
             $g->today->plus($days),
@@ -48,6 +52,8 @@ final class SeasonShift
                 $p->perMetre, $p->pieces, $p->standing, $p->locked, $p->remarks, $p->stand, null === $p->left ? null : new Left($p->left->share, $p->left->since->plus($days)), $p->variety), $g->plantings),
             array_map(static fn (FieldNote $n): FieldNote => new FieldNote(self::key($n->planting, $days), $n->what, $n->day->plus($days), $n->length, $n->share, $n->units, $n->words, $n->sign), $g->notes),
             null === $g->climate ? null : new PlaceClimate($g->climate->climate, $g->climate->months, $g->climate->record, $g->climate->frost, $g->climate->measured->later($days), $g->climate->isTimedByIt),
+            array_map(static fn (Protection $p): Protection => '' === $p->planting ? Protection::overBed($p->bed, $p->cover, $p->purpose, $later($p->days)) : Protection::overPlanting(self::key($p->planting, $days), $p->cover, $p->purpose, $later($p->days)), $g->protections),
+            $g->own,
         );
     }
 

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
+use App\Crop\OwnValues;
 use App\Shared\Row;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Climate\Climate;
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\Protection;
+use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
@@ -35,6 +39,7 @@ use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Period;
 use JollyFurrow\Time\Weekday;
 
 /** A whole garden out of the database, in a fixed number of queries whatever its size. */
@@ -54,7 +59,7 @@ final readonly class Snapshot
         $blocks = array_map(static fn (Row $r): string => $r->text('name'), $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
         $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'), MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
 
-        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole));
+        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole), $this->protections($gardenId), OwnValues::of($this->connection, $gardenId));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */
@@ -168,6 +173,18 @@ final readonly class Snapshot
     private function notes(string $gardenId): array
     {
         return array_map(static fn (Row $r): FieldNote => new FieldNote($r->text('planting'), Happening::from($r->text('what')), $r->day('day'), null === $r->optionalInt('length_mm') ? null : Length::fromMillimetres($r->int('length_mm')), $r->optionalFloat('share'), $r->optionalFloat('units'), $r->text('words'), Sign::tryFrom($r->text('sign'))), $this->rows('SELECT n.*, p.key_name AS planting FROM field_note n JOIN planting p ON p.garden_id = n.garden_id AND p.id = n.planting_id WHERE n.garden_id = ? ORDER BY n.id', $gardenId));
+    }
+
+    /** @return list<Protection> */
+    private function protections(string $gardenId): array
+    {
+        return array_map(static function (Row $r): Protection {
+            $days = Period::fromFirstToLast($r->day('from_day'), $r->day('to_day'));
+            $cover = Cover::from($r->text('cover'));
+            $purpose = Purpose::from($r->text('purpose'));
+
+            return '' !== $r->text('planting') ? Protection::overPlanting($r->text('planting'), $cover, $purpose, $days) : Protection::overBed($r->text('bed'), $cover, $purpose, $days);
+        }, $this->rows("SELECT c.*, COALESCE(b.name, '') AS bed FROM protection c LEFT JOIN bed b ON b.garden_id = c.garden_id AND b.id = c.bed_id WHERE c.garden_id = ? ORDER BY c.from_day, c.id", $gardenId));
     }
 
     private static function stretch(Row $row): Stretch

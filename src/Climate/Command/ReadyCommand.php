@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Climate\Command;
 
+use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
@@ -25,7 +26,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand(name: 'ready', description: 'Prints when a sowing is ready, or the latest sowing that is ready on a day, as JSON. Exit code 0: done; 1: never ready, or no sowing makes that day; 2: bad input.')]
 final class ReadyCommand extends Command
 {
-    public function __construct(private readonly GardenFileArgument $file, private readonly CropBook $book)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books)
     {
         parent::__construct();
     }
@@ -34,7 +35,7 @@ final class ReadyCommand extends Command
     {
         $this->addArgument('file', InputArgument::REQUIRED, 'A garden file with a climate (docs/garden-file.md), or - for standard input')
             ->addOption('crop', null, InputOption::VALUE_REQUIRED, 'key of a crop of the book')
-            ->addOption('variety', null, InputOption::VALUE_REQUIRED, 'name of the variety, to make sure')
+            ->addOption('variety', null, InputOption::VALUE_REQUIRED, 'name of the variety, when not the first of the crop')
             ->addOption('sow', null, InputOption::VALUE_REQUIRED, 'sowing day: forward')
             ->addOption('ready', null, InputOption::VALUE_REQUIRED, 'wanted day: backward')
             ->addOption('transplant', null, InputOption::VALUE_NONE, 'raised in trays')
@@ -49,7 +50,8 @@ final class ReadyCommand extends Command
             return Command::INVALID;
         }
         $option = static fn (string $name): string => \is_string($input->getOption($name)) ? $input->getOption($name) : '';
-        $crop = $this->book->has($option('crop')) ? $this->book->get($option('crop')) : null;
+        $book = $this->books->with($garden->own);
+        $crop = self::crop($book, $option('crop'), $option('variety'));
         $place = PlaceType::tryFrom($option('place'));
         $cover = '' === $option('cover') ? (null === $place ? null : Cover::usualOf($place)) : Cover::tryFrom($option('cover'));
         $method = true === $input->getOption('transplant') ? Method::Transplanted : Method::Sown;
@@ -60,8 +62,8 @@ final class ReadyCommand extends Command
         }
         $problem = match (true) {
             null === $garden->climate => 'The file knows no climate.',
-            null === $crop => \sprintf('There is no crop "%s". The book has %s.', $option('crop'), implode(', ', $this->book->keys())),
-            '' !== $option('variety') && $option('variety') !== $crop->variety => \sprintf('The variety in the book is "%s".', $crop->variety),
+            null === $crop => \sprintf('There is no crop "%s". The book has %s.', $option('crop'), implode(', ', $book->keys())),
+            '' !== $option('variety') && $option('variety') !== $crop->variety => \sprintf('The varieties in the book are %s.', implode(', ', array_map(static fn (Crop $c): string => '"'.$c->variety.'"', $book->varietiesOf($crop->item())))),
             null === $cover => 'Place is field, tunnel or heated; cover one of '.implode(', ', array_map(static fn (Cover $c): string => $c->value, Cover::cases())).'.',
             ('' === $option('sow')) === ('' === $option('ready')) || null === $day => 'Give either --sow or --ready, with a day such as 2026-05-20.',
             !\in_array($method, $crop->methods(), true) => \sprintf('%s is not %s.', $crop->name, Method::Sown === $method ? 'sown in the bed; add --transplant' : 'raised in trays'),
@@ -79,6 +81,16 @@ final class ReadyCommand extends Command
         $output->writeln(json_encode(['crop' => $crop->key, 'variety' => $crop->variety, 'method' => $method->value, 'cover' => $cover->value, 'sow' => $iso($ripe?->sow), 'emergence' => $iso($ripe?->emerges), 'transplant' => Method::Transplanted === $method ? $iso($ripe?->ground) : null, 'ready' => $iso($ripe?->ready), 'last_good' => $iso($ripe?->lastGood), 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
 
         return null === $ripe ? Command::FAILURE : Command::SUCCESS;
+    }
+
+    private static function crop(CropBook $book, string $key, string $variety): ?Crop
+    {
+        if (!$book->has($key)) {
+            return null;
+        }
+        $named = array_values(array_filter($book->varietiesOf($key), static fn (Crop $c): bool => $c->variety === $variety));
+
+        return $named[0] ?? $book->get($key);
     }
 
     /** @return list<string> */

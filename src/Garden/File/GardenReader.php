@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use App\Crop\GardenBooks;
+use JollyFurrow\Crop\BookFault;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
@@ -23,7 +26,7 @@ final readonly class GardenReader
     public const VERSION = 1;
     public const MOST_MEGABYTES = 16;
 
-    public function __construct(private CropBook $book, private RecipeBook $recipes)
+    public function __construct(private GardenBooks $books, private RecipeBook $recipes)
     {
     }
 
@@ -64,16 +67,42 @@ final readonly class GardenReader
         $place = $this->place($root->object('place'));
         $settings = $this->settings($root->object('settings'));
         $history = $this->history($root, $lengths);
-        $promises = new PromiseReader($this->book);
+        $own = $this->own($root);
+        $book = $this->book($root, $own);
+        $promises = new PromiseReader($book);
         $outlets = $promises->outlets($root);
         $products = $promises->products($root);
         $promised = $promises->promises($root, array_keys($outlets), array_keys($products));
-        $reader = new PlantingReader($this->book, $this->recipes);
+        $reader = new PlantingReader($book, $this->recipes);
         $plantings = $reader->plantings($root, $beds);
         $notes = $reader->notes($root, $plantings);
         $climate = $root->has('climate') ? ClimateFile::read($root->object('climate'), $place->latitude) : null;
 
-        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate);
+        $protections = ProtectionReader::protections($root, $beds, $plantings);
+
+        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own);
+    }
+
+    /** @return list<OwnValue> */
+    private function own(Node $root): array
+    {
+        return array_map(static fn (Node $node): OwnValue => new OwnValue($node->key('crop'), $node->text('value', 40), $node->text('is', 400, '/^/u'), $node->text('note', 400, '/^/u')), $root->has('own_values') ? $root->objects('own_values', 20_000) : []);
+    }
+
+    /**
+     * The book that ships, with the file's own values; without them where they make no book.
+     *
+     * @param list<OwnValue> $own
+     */
+    private function book(Node $root, array $own): CropBook
+    {
+        try {
+            return $this->books->with($own);
+        } catch (BookFault $fault) {
+            $root->fault('own_values', $fault->getMessage());
+
+            return $this->books->shipped();
+        }
     }
 
     private function place(Node $node): Place

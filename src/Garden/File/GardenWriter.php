@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use JollyFurrow\Climate\Protection;
+use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
@@ -49,6 +51,8 @@ final class GardenWriter
             'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product, 'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
             'plantings' => array_map(self::planting(...), $garden->plantings),
             ...(null === $garden->climate ? [] : ['climate' => ClimateFile::values($garden->climate)]),
+            ...([] === $garden->protections ? [] : ['protections' => array_map(self::protection(...), $garden->protections)]),
+            ...([] === $garden->own ? [] : ['own_values' => array_map(static fn (OwnValue $v): array => ['crop' => $v->crop, 'value' => $v->name, 'is' => $v->is, 'note' => $v->note], $garden->own)]),
             ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
         ];
     }
@@ -110,6 +114,12 @@ final class GardenWriter
             'words' => $note->words,
             'sign' => $note->sign?->value,
         ], static fn (mixed $value): bool => null !== $value);
+    }
+
+    /** @return array<string, string> */
+    private static function protection(Protection $p): array
+    {
+        return [...('' === $p->planting ? ['bed' => $p->bed] : ['planting' => $p->planting]), 'cover' => $p->cover->value, 'purpose' => $p->purpose->value, 'from' => $p->days->start->iso(), 'to' => $p->days->last()->iso()];
     }
 
     /** @return array{bed: string, from_mm: int, to_mm: int, width_share: float} */

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Plan\Command;
 
+use App\Crop\GardenBooks;
 use JollyFurrow\Check\Fault;
 use JollyFurrow\Check\PlanChecker;
-use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Check\Sheet;
+use JollyFurrow\Crop\BookFault;
+use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -20,7 +23,7 @@ final class CheckCommand extends Command
 {
     private const MOST_BYTES = 50_000_000;
 
-    public function __construct(private readonly CropBook $book, private readonly RecipeBook $recipes)
+    public function __construct(private readonly GardenBooks $books, private readonly RecipeBook $recipes)
     {
         parent::__construct();
     }
@@ -46,10 +49,27 @@ final class CheckCommand extends Command
             }
             $files[] = $values;
         }
-        $faults = (new PlanChecker($this->book, $this->recipes))->check($files[0], $files[1]);
+        try {
+            $book = $this->books->with(self::own($files[0]));
+        } catch (BookFault $fault) {
+            $errors->writeln($fault->getMessage(), OutputInterface::OUTPUT_RAW);
+
+            return Command::INVALID;
+        }
+        $faults = (new PlanChecker($book, $this->recipes))->check($files[0], $files[1]);
         array_map(static fn (Fault $f) => $output->writeln(\sprintf('%s  %s: %s', $f->kind->value, $f->where, $f->words), OutputInterface::OUTPUT_RAW), $faults);
         $errors->writeln([] === $faults ? 'Nothing wrong.' : \sprintf('%d faults.', \count($faults)));
 
         return [] === $faults ? Command::SUCCESS : Command::FAILURE;
+    }
+
+    /**
+     * @param array<mixed> $garden
+     *
+     * @return list<OwnValue>
+     */
+    private static function own(array $garden): array
+    {
+        return array_map(static fn (Sheet $row): OwnValue => new OwnValue($row->text('crop'), $row->text('value'), $row->text('is'), $row->text('note')), (new Sheet($garden))->parts('own_values'));
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Plan\Command;
 
+use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use App\Plan\PlanJson;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -20,7 +22,7 @@ final class PlanCommand extends Command
     public const SHORT = 1;
     public const BAD_INPUT = 2;
 
-    public function __construct(private readonly GardenFileArgument $file, private readonly Planner $planner, private readonly PlanJson $json)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes)
     {
         parent::__construct();
     }
@@ -36,8 +38,10 @@ final class PlanCommand extends Command
         if (null === $garden) {
             return self::BAD_INPUT;
         }
-        $plan = $this->planner->draw($garden);
-        $output->writeln(json_encode($this->json->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $book = $this->books->with($garden->own);
+        $planner = new Planner($book, $this->recipes);
+        $plan = $planner->draw($garden);
+        $output->writeln(json_encode((new PlanJson($book, $this->recipes, $planner))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
 
         return [] === $plan->shortages ? self::DONE : self::SHORT;

@@ -164,7 +164,8 @@ final class PlanCheckTest extends KernelTestCase
     /** @return array{array<string, mixed>, array<string, mixed>} the garden and its plan as they would come from files */
     private function files(Garden $garden): array
     {
-        $plan = $this->service(PlanJson::class)->of($garden, $this->service(Planner::class)->draw($garden));
+        $planner = $this->service(Planner::class);
+        $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class), $planner))->of($garden, $planner->draw($garden));
         /** @var array{array<string, mixed>, array<string, mixed>} $files */
         $files = [json_decode($this->service(GardenWriter::class)->write($garden), true), json_decode(json_encode($plan, \JSON_THROW_ON_ERROR), true)];
 

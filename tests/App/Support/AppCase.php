@@ -27,7 +27,6 @@ abstract class AppCase extends WebTestCase
     protected function setUp(): void
     {
         $this->browser = self::createClient();
-        $this->browser->disableReboot();
         $this->grower = $this->account('grower@example.test');
         $this->garden = $this->keep(SmallGarden::json());
         $this->browser->loginUser($this->grower);
@@ -88,7 +87,7 @@ abstract class AppCase extends WebTestCase
     protected function everythingBut(string $left): string
     {
         $all = [];
-        foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'field_note', 'climate', 'reading', 'proposal', 'invitation', 'member', 'log_entry', 'plan_run'] as $table) {
+        foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'field_note', 'climate', 'reading', 'own_value', 'protection', 'proposal', 'invitation', 'member', 'log_entry', 'plan_run'] as $table) {
             if ($table === $left) {
                 continue;
             }

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+/** The names of all values the book knows of a crop, and what each must look like. */
+final class BookColumns
+{
+    /** Values that are words and may be as long as a sentence. */
+    public const NOTES = ['note_tolerance', 'note_quality', 'note_customers'];
+
+    /** @return array<string, string> what it must look like, by name; in the order a grower would fill them in */
+    public static function all(): array
+    {
+        return [
+            'of' => 'key of the crop it is a further variety of', 'name' => 'words', 'variety' => 'words', 'family' => 'words',
+            'feeding' => 'giver, light, medium or heavy', 'frost_tender' => 'yes or no', 'pattern' => 'once, cuts, picking, perennial, dig or green-manure',
+            'nursery_days' => 'days', 'days_sown' => 'days', 'days_transplanted' => 'days', 'spread_days' => 'days', 'hold_days' => 'days',
+            'rows' => 'rows in a bed of 75 cm', 'in_row_cm' => 'cm', 'depth_cm' => 'cm', 'seeds_per_spot' => 'number', 'plants_per_spot' => 'number', 'plants_per_seed_unit' => 'number',
+            'germination' => 'share from 0.05 to 1', 'field_factor' => 'share from 0.05 to 1', 'thousand_seed_g' => 'g', 'tray_loss' => 'share from 0 to 0.9', 'cells_per_tray' => 'cells',
+            'form' => 'words', 'unit' => 'a word, or 100 g', 'yield_per_m' => 'units of sale', 'packing_loss' => 'share from 0 to 0.9', 'keeping_days' => 'days', 'weekly_loss' => 'share a week', 'stored' => 'yes or no',
+            'ground_field' => 'window such as 03-15..07-20', 'ground_tunnel' => 'window such as 03-15..07-20', 'ground_heated' => 'window such as 03-15..07-20',
+            'cuts' => 'number', 'every_days' => 'days', 'later_share' => 'share', 'picking_days' => 'days', 'ramp_days' => 'days', 'years_to_first' => 'years', 'harvest_window' => 'window such as 06-03..07-01',
+            'recipe' => 'key of a preparation recipe',
+            't_least' => '°C', 't_best' => '°C', 't_most' => '°C', 't_reference' => '°C', 'emergence' => 'degrees:days, such as 10:7.0 15:3.9', 'maturity' => 'developing or anchored', 'planting_slope' => 'days a week',
+            'soil_least' => '°C', 'frost_class' => 'tender, half-hardy or hardy', 'frost_damage' => 'stage:degrees, such as seedling:-2 grown:-5', 'bolts' => 'no, or what of cold, day and heat',
+            'bolt_cold_days' => 'days', 'bolt_day_hours' => 'hours', 'bolt_heat_c' => '°C', 'sign' => 'words', 'pick_time' => 'cool-morning, after-dew, dry, any or none', 'cool_hours' => 'hours; 0: no hurry',
+            'spacing_hoe' => 'rows x cm, such as 2x45', 'spacing_cover' => 'rows x cm, such as 2x45', 'stock' => 'seed, seed-ball, piece, set, clove, crown, slip or runner', 'stock_ahead_days' => 'days',
+            'ph' => 'range such as 6.0..7.0', 'rotation' => implode(', ', HabitsReader::ROTATION), 'isolation_m' => 'm; 0: none', 'isolation_days' => 'days', 'bees' => 'yes or no', 'flower_days' => 'days from flower to harvest',
+            'store_c' => '°C', 'store_rh' => '%', 'store_days' => 'range such as 14..21', 'chill_c' => '°C', 'toxic' => 'words',
+            'note_tolerance' => 'words', 'note_quality' => 'words', 'note_customers' => 'words',
+        ];
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Crop;
+
+/** What is wrong with one line of a sheet of crop values. */
+final readonly class SheetLine
+{
+    public function __construct(public int $line, public string $crop, public string $value, public string $words)
+    {
+    }
+}
