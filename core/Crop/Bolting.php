@@ -8,7 +8,7 @@ namespace JollyFurrow\Crop;
 final readonly class Bolting
 {
     /**
-     * @param int|null   $coldDays days with a mean below ten degrees C that turn the plant towards flowering
+     * @param int|null   $coldDays days with a mean below seven degrees C that turn the plant towards flowering
      * @param float|null $dayHours a day so long at harvest time does, hours
      * @param float|null $heat     so warm a week does, mean of the day in degrees C
      */
@@ -19,16 +19,5 @@ final readonly class Bolting
     public function isLikely(): bool
     {
         return null !== $this->coldDays || null !== $this->dayHours || null !== $this->heat;
-    }
-
-    public function words(): string
-    {
-        $words = array_filter([
-            null === $this->coldDays ? '' : $this->coldDays.' days below 10 °C',
-            null === $this->dayHours ? '' : \sprintf('days of %s hours and more', $this->dayHours),
-            null === $this->heat ? '' : \sprintf('a week with a mean of %s °C and more', $this->heat),
-        ]);
-
-        return [] === $words ? 'no' : implode('; ', $words);
     }
 }

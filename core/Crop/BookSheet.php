@@ -18,10 +18,11 @@ final readonly class BookSheet
     private const NEAR = 3;
 
     /**
-     * @param list<OwnValue>  $values what differs from the book
-     * @param list<SheetLine> $faults by line
+     * @param list<OwnValue>              $values what differs from the book
+     * @param list<SheetLine>             $faults by line
+     * @param array<string, list<string>> $same   names of values that are as in the book, by crop
      */
-    private function __construct(public array $values, public array $faults, public int $lines, public int $same)
+    private function __construct(public array $values, public array $faults, public int $lines, public array $same)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class BookSheet
     public static function read(array $lines, array $book, array $recipes): self
     {
         if ([] === $lines) {
-            return new self([], [new SheetLine(1, '', '', 'The sheet is empty. Its first line names the columns crop, value, is, source, note.')], 0, 0);
+            return new self([], [new SheetLine(1, '', '', 'The sheet is empty. Its first line names the columns crop, value, is, source, note.')], 0, []);
         }
         $columns = array_map(static fn (string $name): string => strtolower(trim($name)), $lines[0]);
         while ([] !== $columns && '' === end($columns)) {
@@ -41,15 +42,15 @@ final readonly class BookSheet
         }
         foreach (\array_slice(self::COLUMNS, 0, 3) as $wanted) {
             if (!\in_array($wanted, $columns, true)) {
-                return new self([], [new SheetLine(1, '', '', \sprintf('The column "%s" is missing. The first line names the columns crop, value, is, source, note.', $wanted))], 0, 0);
+                return new self([], [new SheetLine(1, '', '', \sprintf('The column "%s" is missing. The first line names the columns crop, value, is, source, note.', $wanted))], 0, []);
             }
         }
         $strange = array_values(array_diff($columns, self::COLUMNS));
         if ([] !== $strange) {
-            return new self([], [new SheetLine(1, '', '', \sprintf('%s is no column of this sheet; it has crop, value, is, source, note.', Quote::of($strange[0])))], 0, 0);
+            return new self([], [new SheetLine(1, '', '', \sprintf('%s is no column of this sheet; it has crop, value, is, source, note.', Quote::of($strange[0])))], 0, []);
         }
         if (\count($lines) > self::MOST_LINES) {
-            return new self([], [new SheetLine(self::MOST_LINES + 1, '', '', \sprintf('More than %d lines; take the sheet in parts.', self::MOST_LINES))], \count($lines), 0);
+            return new self([], [new SheetLine(self::MOST_LINES + 1, '', '', \sprintf('More than %d lines; take the sheet in parts.', self::MOST_LINES))], \count($lines), []);
         }
 
         return self::values($lines, $columns, $book, $recipes);
@@ -69,7 +70,8 @@ final readonly class BookSheet
         }
         $faults = $at = [];
         $own = [];
-        $same = $count = 0;
+        $same = [];
+        $count = 0;
         foreach (\array_slice($lines, 1, null, true) as $n => $cells) {
             if ('' === trim(implode('', $cells))) {
                 continue;
@@ -84,7 +86,7 @@ final readonly class BookSheet
             }
             $at[$line['crop']][$line['value']] = $n + 1;
             if (isset($known[$line['crop']][$line['value']]) && $known[$line['crop']][$line['value']] === $line['is']) {
-                ++$same;
+                $same[$line['crop']][] = $line['value'];
                 continue;
             }
             $own[$line['crop']][$line['value']] = new OwnValue($line['crop'], $line['value'], $line['is'], 'garden' === ($line['source'] ?? '') || '' === ($line['source'] ?? '') ? ($line['note'] ?? '') : trim(($line['note'] ?? '').' ('.$line['source'].')'));
@@ -93,6 +95,23 @@ final readonly class BookSheet
         usort($faults, static fn (SheetLine $a, SheetLine $b): int => $a->line <=> $b->line);
 
         return new self([] === $faults ? array_merge(...array_map(array_values(...), array_values($own))) : [], $faults, $count, $same);
+    }
+
+    /**
+     * A garden's own values with what the sheet says in their place: a value that is as in the book is no longer its own.
+     *
+     * @param list<OwnValue> $own
+     *
+     * @return list<OwnValue>
+     */
+    public function over(array $own): array
+    {
+        $said = array_map(array_flip(...), $this->same);
+        foreach ($this->values as $value) {
+            $said[$value->crop][$value->name] = true;
+        }
+
+        return [...array_values(array_filter($own, static fn (OwnValue $v): bool => !isset($said[$v->crop][$v->name]))), ...$this->values];
     }
 
     /** @param list<string> $cells */

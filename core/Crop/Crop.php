@@ -51,6 +51,16 @@ final readonly class Crop
         return null !== $this->of;
     }
 
+    /** The same crop standing otherwise. */
+    public function standing(Stand $stand, float $yieldTimes): self
+    {
+        $p = $this->produce;
+
+        return new self($this->key, $this->name, $this->variety, $this->family, $this->feeding, $this->tender, $this->pattern, $this->timing, $stand,
+            new Produce($p->form, $p->unit, $p->perMetre * $yieldTimes, $p->packingLoss, $p->keepingDays, $p->weeklyLoss, $p->stored),
+            $this->rhythm, $this->growth, $this->sowing, $this->recipe, $this->sources, $this->habits, $this->of, $this->notes);
+    }
+
     /** @return list<PlaceType> */
     public function places(): array
     {

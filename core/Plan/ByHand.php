@@ -119,10 +119,13 @@ final readonly class ByHand
     /** By the values of the book as it is now: days still to come, and what a metre gives. What has happened stays. */
     public function follow(Garden $garden, Planting $planting): Planting
     {
-        $crop = $this->book->grown($planting->item, $planting->variety);
-        $moved = Standing::Planned === $planting->standing ? $this->sowOn($garden, $planting, $planting->sow) : $planting->but(dates: $this->dates($garden, $planting, $planting->sow, $planting->ground));
+        return $this->redate($garden, $planting)->but(perMetre: $this->book->grown($planting->item, $planting->variety)->produce->perMetre);
+    }
 
-        return $moved->but(perMetre: $crop->produce->perMetre);
+    /** The days still to come, reckoned anew. */
+    public function redate(Garden $garden, Planting $planting): Planting
+    {
+        return Standing::Planned === $planting->standing ? $this->sowOn($garden, $planting, $planting->sow) : $planting->but(dates: $this->dates($garden, $planting, $planting->sow, $planting->ground));
     }
 
     private function dates(Garden $garden, Planting $planting, Day $sow, Day $ground): Dates

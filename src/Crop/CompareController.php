@@ -12,11 +12,14 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Spacing;
+use JollyFurrow\Crop\StandWay;
+use JollyFurrow\Crop\YieldByDensity;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Nursery\SeedNeed;
+use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\PlantingCost;
@@ -27,10 +30,11 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Up to four ways to grow side by side: crops or methods, sown on one day, over one length of bed. */
+/** Up to four ways to grow side by side: varieties, methods or spacings, sown on one day or wanted on one, over one length of bed. */
 final class CompareController extends Page
 {
     private const MOST = 4;
+    private const BACK = 366;
     /** Width of a bed where the garden has none of that place type, millimetres. */
     private const USUAL_WIDTH = 750;
 
@@ -40,25 +44,32 @@ final class CompareController extends Page
         $garden = $snapshot->of($visit->gardenId);
         $ways = self::ways($book);
         $entry = new Entry($request->query->has('way') ? $request->query->all() : []);
-        $chosen = array_values(array_filter($entry->several('way'), static fn (string $key): bool => isset($ways[$key])));
+        $stands = $request->query->all('stand');
+        $chosen = [];
+        foreach ($entry->isBegun() ? $request->query->all('way') : [] as $n => $key) {
+            if (\is_string($key) && isset($ways[$key])) {
+                $chosen[] = [$key, StandWay::tryFrom(\is_string($stands[$n] ?? null) ? $stands[$n] : '') ?? StandWay::Book];
+            }
+        }
+        $byReady = 'ready' === $entry->raw('ask');
         $day = $entry->isBegun() ? $entry->day('sow') : $garden->today;
         $length = $entry->isBegun() ? $entry->length('length', $garden->settings->units->longUnit(), 0.5, 500) : Length::fromMetres(10);
         $place = $entry->isBegun() ? $entry->choice('place', PlaceType::class) : PlaceType::Field;
         if ($entry->isBegun() && ([] === $chosen || \count($chosen) > self::MOST)) {
             $entry->fault('way', [] === $chosen ? 'Choose at least one way.' : 'At most four ways stand side by side.');
         }
-        $rows = $entry->isBegun() && $entry->isGood() ? array_map(static fn (string $key): array => self::row($garden, $book, $recipes, $key, $day, $length, $place), $chosen) : [];
+        $rows = $entry->isBegun() && $entry->isGood() ? array_map(static fn (array $one): array => self::row($garden, $book, $recipes, $one[0], $one[1], $day, $byReady, $length, $place), $chosen) : [];
 
-        return $this->page($request, 'crop/compare.html.twig', ['visit' => $visit, 'garden' => $garden, 'ways' => $ways, 'chosen' => $chosen, 'entry' => $entry, 'rows' => $rows, 'most' => self::MOST], 'compare', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+        return $this->page($request, 'crop/compare.html.twig', ['visit' => $visit, 'garden' => $garden, 'ways' => $ways, 'stands' => StandWay::cases(), 'chosen' => $chosen, 'entry' => $entry, 'rows' => $rows, 'most' => self::MOST], 'compare', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
     /** @return array<string, string> "crop/method" => words */
     private static function ways(CropBook $book): array
     {
         $ways = [];
-        foreach ($book->all() as $crop) {
+        foreach ($book->entries() as $crop) {
             foreach ($crop->methods() as $method) {
-                $ways[$crop->key.'/'.$method->value] = $crop->name.', '.$method->words();
+                $ways[$crop->key.'/'.$method->value] = \sprintf('%s ‘%s’, %s', $crop->name, $crop->variety, $method->words());
             }
         }
         asort($ways);
@@ -67,25 +78,43 @@ final class CompareController extends Page
     }
 
     /** @return array<string, mixed> */
-    private static function row(Garden $garden, CropBook $book, RecipeBook $recipes, string $key, Day $sow, Length $length, PlaceType $place): array
+    private static function row(Garden $garden, CropBook $book, RecipeBook $recipes, string $key, StandWay $way, Day $day, bool $byReady, Length $length, PlaceType $place): array
     {
         [$cropKey, $methodKey] = explode('/', $key);
-        $crop = $book->get($cropKey);
         $method = Method::from($methodKey);
+        $stand = $way->of($book->get($cropKey));
+        $crop = null === $stand ? $book->get($cropKey) : $book->get($cropKey)->standing($stand, YieldByDensity::times($book->get($cropKey), $way->density($book->get($cropKey))));
         $bed = array_values(array_filter($garden->beds, static fn ($b): bool => $b->place === $place))[0] ?? null;
-        $seed = SeedNeed::of($crop, $method, Spacing::inBed($crop->stand, $bed->width ?? Length::fromMillimetres(self::USUAL_WIDTH), $length));
-        $way = (new Candidates($garden, $recipes))->sownOn($crop, $sow, $place, $method);
-        $planting = null === $way ? null : new Planting('compared', $crop->item(), $method, $place, $way->recipe, $sow, Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [Stretch::of('compared', 0, $length->millimetres)], Standing::Planned, false, variety: $crop->key);
+        $spacing = Spacing::inBed($crop->stand, $bed->width ?? Length::fromMillimetres(self::USUAL_WIDTH), $length);
+        $candidates = new Candidates($garden, $recipes);
+        $grown = null === $stand ? null : ($byReady ? self::latest($candidates, $crop, $day, $place, $method) : $candidates->sownOn($crop, $day, $place, $method));
+        $planting = null === $grown ? null : new Planting('compared', $crop->item(), $method, $place, $grown->recipe, Day::of($grown->sow), Day::of($grown->ground), Day::of($grown->bedStart), Day::of($grown->ready), Day::of($grown->lastField), $grown->perMetre, [Stretch::of('compared', 0, $length->millimetres)], Standing::Planned, false, variety: $crop->key);
 
         return [
             'crop' => $crop,
             'method' => $method,
+            'stand' => $way,
+            'fits' => null !== $stand,
+            'spacing' => $spacing,
             'planting' => $planting,
             'bed_days' => null === $planting ? 0 : $planting->clear->since($planting->bedStart) + 1,
-            'days' => null === $planting ? 0 : $planting->ready->since($sow),
-            'seed' => $seed,
+            'days' => null === $planting ? 0 : $planting->ready->since($planting->sow),
+            'seed' => SeedNeed::of($crop, $method, $spacing),
             'yield' => $crop->produce->amount(floor($crop->produce->perMetre * $length->metres() + 1e-9)),
             'price' => null === $planting ? null : (new PlantingCost($garden, $recipes))->of($planting, $book),
         ];
+    }
+
+    /** The latest sowing of the year before that is ready on the wanted day or before. */
+    private static function latest(Candidates $candidates, Crop $crop, Day $wanted, PlaceType $place, Method $method): ?Candidate
+    {
+        for ($sow = $wanted; $wanted->since($sow) < self::BACK; $sow = $sow->plus(-1)) {
+            $way = $candidates->sownOn($crop, $sow, $place, $method);
+            if (null !== $way && $way->ready <= $wanted->number) {
+                return $way;
+            }
+        }
+
+        return null;
     }
 }

@@ -9,9 +9,11 @@ use App\Garden\Snapshot;
 use App\Shared\Entry;
 use App\Shared\Page;
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Crop\BookColumns;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Maturity\Ripeness;
@@ -25,14 +27,19 @@ final class CropController extends Page
     #[Route('/g/{garden}/crops', name: 'crops', methods: ['GET'])]
     public function list(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book): Response
     {
-        $crops = $book->all();
+        $garden = $snapshot->of($visit->gardenId);
+        $search = mb_strtolower(trim($request->query->getString('q')));
+        $family = $request->query->getString('family');
+        $crops = array_values(array_filter($book->all(), static fn (Crop $c): bool => ('' === $family || $c->family === $family) && ('' === $search || str_contains(mb_strtolower(implode(' ', array_map(static fn (Crop $v): string => $v->name.' '.$v->variety, $book->varietiesOf($c->key)))), $search))));
         usort($crops, static fn (Crop $a, Crop $b): int => [$a->family, $a->name] <=> [$b->family, $b->name]);
+        $families = array_values(array_unique(array_map(static fn (Crop $c): string => $c->family, $book->all())));
+        sort($families);
 
-        return $this->page($request, 'crop/list.html.twig', ['visit' => $visit, 'garden' => $snapshot->of($visit->gardenId), 'list' => $crops], 'list');
+        return $this->page($request, 'crop/list.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $book, 'list' => $crops, 'families' => $families, 'family' => $family, 'search' => $search, 'own' => array_flip(array_map(static fn (OwnValue $v): string => $v->crop, $garden->own))], 'list');
     }
 
     #[Route('/g/{garden}/crops/{crop}', name: 'crop', methods: ['GET'])]
-    public function crop(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, CropFacts $facts): Response
+    public function crop(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, CropFacts $facts, GardenBooks $books): Response
     {
         if (!$book->has($crop)) {
             throw $this->createNotFoundException('The crop book has no such crop.');
@@ -48,6 +55,11 @@ final class CropController extends Page
             'visit' => $visit,
             'garden' => $garden,
             'crop' => $found,
+            'varieties' => $book->varietiesOf($found->item()),
+            'glance' => $facts->atAGlance($found, $garden),
+            'is_own' => !$books->shipped()->has($crop),
+            'own_names' => array_filter($garden->own, static fn (OwnValue $v): bool => $v->crop === $crop),
+            'labels' => array_combine(BookColumns::NOTES, array_map(ValueWords::of(...), BookColumns::NOTES)),
             'groups' => $facts->of($found, $garden),
             'chart' => TimingChart::of($garden, $found, $method),
             'method' => $method,

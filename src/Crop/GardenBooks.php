@@ -10,6 +10,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\OwnValue;
 use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Cache\ItemInterface;
 
 /** The crop book as a garden has it: the one that ships, with the garden's own values in their place. */
 final readonly class GardenBooks
@@ -45,13 +46,64 @@ final readonly class GardenBooks
             return $this->shipped();
         }
 
-        return $this->cache->get('crops-'.$this->file->version().'-'.md5(serialize($own)), function ($item) use ($own): CropBook {
-            if ($item instanceof \Symfony\Component\Cache\CacheItem) {
-                $item->expiresAfter(self::KEPT);
-            }
+        return $this->cache->get('crops-'.$this->file->version().'-'.md5(serialize($own)), function (ItemInterface $item) use ($own): CropBook {
+            $item->expiresAfter(self::KEPT);
 
-            return (new BookReader())->read([...$this->file->all(), ...array_map(static fn (OwnValue $v): array => $v->row(), $own)]);
+            return $this->built($own);
         });
+    }
+
+    /**
+     * The same, only to look at: nothing is kept of it.
+     *
+     * @param list<OwnValue> $own
+     */
+    public function built(array $own): CropBook
+    {
+        return (new BookReader())->read($this->rows($own));
+    }
+
+    /**
+     * @param list<OwnValue> $own
+     *
+     * @return list<array{crop: string, value: string, is: string, source: string, note: string}> the book that ships, an own value in the place of its own
+     */
+    public function rows(array $own): array
+    {
+        $mine = [];
+        foreach ($own as $value) {
+            $mine[$value->crop][$value->name] = $value->row();
+        }
+        $rows = [];
+        $before = null;
+        foreach ($this->file->all() as $row) {
+            if (null !== $before && $before !== $row['crop']) {
+                array_push($rows, ...array_values($mine[$before] ?? []));
+                unset($mine[$before]);
+            }
+            $rows[] = $mine[$row['crop']][$row['value']] ?? $row;
+            unset($mine[$row['crop']][$row['value']]);
+            $before = $row['crop'];
+        }
+
+        return [...$rows, ...array_merge(...array_map(array_values(...), array_values($mine)))];
+    }
+
+    /**
+     * The values of one crop as the garden has them, those of the crop it is a further variety of among them.
+     *
+     * @param list<OwnValue> $own
+     *
+     * @return array<string, array{crop: string, value: string, is: string, source: string, note: string}> by name
+     */
+    public function values(array $own, string $crop): array
+    {
+        $byCrop = [];
+        foreach ($this->rows($own) as $row) {
+            $byCrop[$row['crop']][$row['value']] = $row;
+        }
+
+        return [...$byCrop[$byCrop[$crop]['of']['is'] ?? ''] ?? [], ...$byCrop[$crop] ?? []];
     }
 
     /** @return list<OwnValue> */

@@ -8,6 +8,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\Risk;
 use JollyFurrow\Maturity\TimingCurve;
 use JollyFurrow\Time\Day;
 
@@ -19,6 +20,9 @@ final readonly class TimingChart
     /** So many days up, from the first day of the year. */
     private const DAYS_UP = 540;
     private const STEP = 3;
+    /** The rows of what stands against a sowing lie below the months. */
+    private const BELOW = 26.0;
+    private const ROW = 15.0;
 
     /**
      * @param list<array{place: PlaceType, line: string, band: string, unsafe: string}>                        $lines
@@ -26,8 +30,9 @@ final readonly class TimingChart
      * @param list<array{day: Day, cells: array<string, array{ready: Day|null, last: Day|null, why: string}>}> $rows
      * @param list<array{at: float, label: string}>                                                            $months across
      * @param list<array{at: float, label: string}>                                                            $up
+     * @param list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}>                         $risks
      */
-    private function __construct(public array $lines, public string $catalogue, public array $points, public array $rows, public array $months, public array $up, public int $first)
+    private function __construct(public array $lines, public string $catalogue, public array $points, public array $rows, public array $months, public array $up, public int $first, public array $risks, public float $height)
     {
     }
 
@@ -51,7 +56,37 @@ final readonly class TimingChart
             }
         }
 
-        return new self(array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves), \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)), $points, array_values($rows), self::months($first, 365, static fn (int $n): float => self::x($n)), self::months($first, self::DAYS_UP, static fn (int $n): float => self::y($n)), $first->number);
+        return new self(array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves), \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)), $points, array_values($rows), self::months($first, 365, static fn (int $n): float => self::x($n)), self::months($first, self::DAYS_UP, static fn (int $n): float => self::y($n)), $first->number, $risks = self::risks($curves[0]->days), self::HEIGHT + self::BELOW + self::ROW * (\count($risks) + 1));
+    }
+
+    /**
+     * When what stands against a sowing in the open (or where it is grown), a run for each.
+     *
+     * @param list<array{sow: int, ready: int|null, last: int|null, why: string, risks: array<string, string>}> $days
+     *
+     * @return list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}>
+     */
+    private static function risks(array $days): array
+    {
+        $rows = [];
+        foreach (Risk::cases() as $risk) {
+            $runs = [];
+            $from = null;
+            foreach ([...$days, ['risks' => []]] as $n => $day) {
+                $is = isset($day['risks'][$risk->value]);
+                if ($is) {
+                    $from ??= $n;
+                } elseif (null !== $from) {
+                    $runs[] = ['x' => self::x($from), 'w' => round(self::x($n) - self::x($from), 1)];
+                    $from = null;
+                }
+            }
+            if ([] !== $runs) {
+                $rows[] = ['risk' => $risk, 'y' => self::HEIGHT + self::BELOW + self::ROW * \count($rows), 'runs' => $runs];
+            }
+        }
+
+        return $rows;
     }
 
     /** @return array{place: PlaceType, line: string, band: string, unsafe: string} */

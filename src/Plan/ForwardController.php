@@ -64,7 +64,7 @@ final class ForwardController extends Page
     /** @return array{plantings: list<Planting>, skipped: list<array{day: Day, why: string}>}|null */
     private static function plan(Entry $entry, Garden $garden, CropBook $book, RecipeBook $recipes): ?array
     {
-        $crop = $entry->oneOf('crop', $book->keys());
+        $crop = $entry->oneOf('crop', array_map(static fn (Crop $c): string => $c->key, $book->entries()));
         $from = $entry->day('from');
         $until = $entry->day('until');
         $every = $entry->int('every', 1, 120);
@@ -113,9 +113,43 @@ final class ForwardController extends Page
             'skipped' => self::byReason($plan['skipped'] ?? []),
             'days' => null === $plan ? [] : self::days($garden, $plan['plantings'], $book),
             'dry_run' => null === $plan || [] === $garden->promises ? null : DryRun::of($planner, $book, $garden, [], $plan['plantings']),
-            'where' => $entry->isBegun() ? $entry->raw('where') : ('' === $request->query->getString('bed') ? 'block:'.($garden->blocks[0] ?? '') : 'bed:'.$request->query->getString('bed')),
+            'where' => $entry->isBegun() ? $entry->raw('where') : ('' === $request->query->getString('bed') ? 'block:'.self::block($garden, $request->query->getString('place')) : 'bed:'.$request->query->getString('bed')),
             'problem' => $problem,
+            'crop_options' => self::crops($book),
+            'asked' => ['crop' => $book->has($request->query->getString('crop')) ? $request->query->getString('crop') : 'lettuce-head', 'from' => self::asked($request, 'from') ?? $garden->today->plus(7)->iso(), 'until' => self::asked($request, 'until') ?? $garden->today->plus(70)->iso()],
         ], 'forward', '' !== $problem ? Response::HTTP_CONFLICT : ($entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    /** @return array<string, string> key => crop and variety, by name */
+    private static function crops(CropBook $book): array
+    {
+        $options = [];
+        foreach ($book->entries() as $crop) {
+            $options[$crop->key] = $crop->name.($crop->isFurtherVariety() ? ' ‘'.$crop->variety.'’' : '');
+        }
+        asort($options);
+
+        return $options;
+    }
+
+    /** A day asked for by a link from elsewhere. */
+    private static function asked(Request $request, string $field): ?string
+    {
+        $day = $request->query->getString($field);
+
+        return 1 === preg_match('/^\d{4}-\d\d-\d\d$/', $day) ? $day : null;
+    }
+
+    /** The first block with a bed of that place. */
+    private static function block(Garden $garden, string $place): string
+    {
+        foreach ($garden->beds as $bed) {
+            if ($bed->place->value === $place) {
+                return $bed->block;
+            }
+        }
+
+        return $garden->blocks[0] ?? '';
     }
 
     /**

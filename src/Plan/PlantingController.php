@@ -7,7 +7,10 @@ namespace App\Plan;
 use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Shared\Page;
+use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\FieldNote;
@@ -33,6 +36,7 @@ final class PlantingController extends Page
             'possible' => FieldWork::possible($found),
             'notes' => array_values(array_filter($stand->garden->notes, static fn (FieldNote $n): bool => $n->planting === $found->key)),
             'crop' => $crop,
+            'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key, array_map(static fn (Stretch $s): string => $s->bed, $found->pieces)) ? CoverCare::of($stand->garden, $found, $crop, $p) : null, $stand->garden->protections))),
             'recipe' => $recipes->get($found->recipe),
             'steps' => $recipes->get($found->recipe)->datedFor($found->ground, $found->length()),
             'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),

@@ -19,6 +19,10 @@ enum Family: string
     case Mint = 'Mint';
     case Asparagus = 'Asparagus';
     case Knotweed = 'Knotweed';
+    case Rose = 'Rose';
+    case Bindweed = 'Bindweed';
+    case Honeysuckle = 'Honeysuckle';
+    case Borage = 'Borage';
 
     public static function css(string $family): string
     {
@@ -40,6 +44,10 @@ enum Family: string
             self::Mint => '✚',
             self::Asparagus => '▲',
             self::Knotweed => '◇',
+            self::Rose => '♥',
+            self::Bindweed => '◐',
+            self::Honeysuckle => '❖',
+            self::Borage => '✦',
             null => '·',
         };
     }

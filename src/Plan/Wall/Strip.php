@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Plan\Wall;
 
 use App\Plan\Expected;
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Maturity\Ripening;
@@ -19,6 +21,7 @@ final readonly class Strip
     public const HEAD = 6.0;
     public const BED = 29.0;
     private const LETTER = 4.9;
+    private const HOOP = 9.0;
 
     /**
      * @param list<array{x: float, y: float, w: float, h: float}> $notches
@@ -45,11 +48,12 @@ final readonly class Strip
         public int $first,
         public float $height,
         public array $frame,
+        public string $hoops,
     ) {
     }
 
     /** @param array<int, int> $weeks units by the Monday of the week they are cut in */
-    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag, ?Ripening $ripening = null): self
+    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null): self
     {
         $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength), 1);
         $height = round(self::BED * ($piece->to - $piece->from) / $bedLength - 1, 1);
@@ -83,6 +87,7 @@ final readonly class Strip
             $planting->bedStart->number,
             $height,
             ['x' => $x['start'], 'y' => $top, 'w' => round(max(4.0, $x['clear'] - $x['start']), 1), 'h' => $height],
+            null === $covers ? '' : self::hoops($covers, $planting, $scale, $top),
         );
     }
 
@@ -112,6 +117,25 @@ final readonly class Strip
         }
 
         return 'M'.implode('L', $points).'V'.$base.'Z';
+    }
+
+    /** Covers put on for a time, above the crop: a row of hoops, or a flat line for a cover laid on it. */
+    private static function hoops(CoverCalendar $covers, Planting $planting, Scale $scale, float $top): string
+    {
+        $path = '';
+        foreach ($covers->spans as $span) {
+            $from = max(0.0, $scale->x(max($span['from'], $planting->ground->number)));
+            $wide = $scale->x(min($span['to'], $planting->clear->number) + 1) - $from;
+            if ($wide < 1.0) {
+                continue;
+            }
+            $hoops = max(1, (int) floor($wide / self::HOOP));
+            $step = round($wide / $hoops, 2);
+            $y = round(max(4.0, $top + 1.0), 1);
+            $path .= \sprintf('M%s %s', $from, $y).(Cover::RowCover === $span['cover'] ? \sprintf('h%s', round($wide, 1)) : str_repeat(\sprintf('q%s -6 %s 0', round($step / 2, 2), $step), $hoops));
+        }
+
+        return $path;
     }
 
     /**

@@ -30,7 +30,7 @@ final class CropPagesTest extends AppCase
     {
         $facts = $this->service(CropFacts::class)->of($this->service(CropBook::class)->get('lettuce-head'), $this->usGarden());
 
-        self::assertContains('11.8 in', array_column($facts['Spacing and seed'], 'value'));
+        self::assertContains('11.8 in', array_column($facts['Spacing and stock'], 'value'));
         self::assertContains('9 heads', array_column($facts['Harvest and sale'], 'value'));
     }
 
@@ -69,10 +69,11 @@ final class CropPagesTest extends AppCase
         $this->browser->request('GET', $this->path('/compare?way[]=beet/sown&way[]=beet/transplanted&way[]=corn/sown&way[]=&sow=2026-04-07&length=10+m&place=field'));
         self::assertResponseIsSuccessful();
         $cells = fn (int $row): array => $this->browser->getCrawler()->filter('table tbody tr')->eq($row)->filter('td')->each(static fn ($td): string => trim($td->text()));
-        self::assertSame(['Sun 7 Jun 2026', 'Mon 15 Jun 2026', 'not possible from this sowing'], $cells(0));
-        self::assertSame(['61', '69', '–'], $cells(1));
-        self::assertSame('–', $cells(7)[0]);
-        self::assertNotSame('–', $cells(7)[1]);
+        self::assertSame(['Sun 7 Jun 2026', 'Mon 15 Jun 2026', '–'], $cells(2));
+        self::assertSame(['61', '69', '–'], $cells(4));
+        self::assertSame('–', $cells(9)[0]);
+        self::assertNotSame('–', $cells(9)[1]);
+        self::assertSame('not possible for that day there', $cells(0)[2]);
         foreach (['way[]=&sow=2026-04-07&length=10+m&place=field' => 'Choose at least one way', 'way[]=beet/sown&sow=2026-04-31&length=10+m&place=field' => 'does not exist in the calendar', 'way[]=beet/sown&sow=2026-04-07&length=-2&place=field' => '-2', 'way[]=beet/sown&way[]=corn/sown&way[]=kale/transplanted&way[]=radish/sown&way[]=pea/sown&sow=2026-04-07&length=10+m&place=field' => 'At most four'] as $query => $message) {
             $this->browser->request('GET', $this->path('/compare?'.$query));
             self::assertResponseStatusCodeSame(422);
@@ -85,7 +86,7 @@ final class CropPagesTest extends AppCase
         $g = $this->usGarden();
         $south = new Garden($g->name, $g->today, new Place('There', -40.0, 10, $g->place->lastFrost, $g->place->firstFrost), $g->settings, [], [], [], [], [], [], []);
 
-        self::assertContains('11-08 to 12-29', array_column($this->service(CropFacts::class)->of($this->service(CropBook::class)->get('corn'), $south)['Place'], 'value'));
+        self::assertContains('11-08 to 12-29', array_column($this->service(CropFacts::class)->of($this->service(CropBook::class)->get('corn'), $south)['Place and neighbours'], 'value'));
     }
 
     private function usGarden(): Garden

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Crop;
+
+use PhpOffice\PhpSpreadsheet\Exception as SheetTrouble;
+use PhpOffice\PhpSpreadsheet\IOFactory;
+
+/** Rows of text out of a CSV or spreadsheet file, and into one. Every cell is text: none is a formula. */
+final class SheetFile
+{
+    public const MOST_BYTES = 6_000_000;
+    /** Text that a spreadsheet would take for a formula gets an apostrophe in CSV, and loses it on the way in. */
+    private const FORMULA = '/^(\'*)([=+@\t\r]|-(?!\d))/';
+
+    /**
+     * @return list<list<string>>
+     *
+     * @throws UnusableSheet
+     */
+    public static function read(string $bytes): array
+    {
+        if (\strlen($bytes) > self::MOST_BYTES) {
+            throw UnusableSheet::tooLarge(self::MOST_BYTES);
+        }
+
+        return str_starts_with($bytes, "PK\x03\x04") ? self::workbook($bytes) : self::csv($bytes);
+    }
+
+    /** @param list<list<string>> $rows */
+    public static function toCsv(array $rows): string
+    {
+        $file = fopen('php://temp', 'r+');
+        \assert(false !== $file);
+        foreach ($rows as $row) {
+            fputcsv($file, array_map(static fn (string $cell): string => 1 === preg_match(self::FORMULA, $cell) ? "'".$cell : $cell, $row), ',', '"', '', "\r\n");
+        }
+        rewind($file);
+
+        return (string) stream_get_contents($file);
+    }
+
+    /**
+     * An Office Open XML workbook (ECMA-376) of one sheet, its cells inline text.
+     *
+     * @param list<list<string>> $rows
+     */
+    public static function toWorkbook(array $rows): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
+        $zip = new \ZipArchive();
+        $zip->open($path, \ZipArchive::OVERWRITE);
+        $head = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>';
+        $zip->addFromString('[Content_Types].xml', $head.'<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>');
+        $zip->addFromString('_rels/.rels', $head.'<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument" Target="xl/workbook.xml"/></Relationships>');
+        $zip->addFromString('xl/workbook.xml', $head.'<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="Crop values" sheetId="1" r:id="rId1"/></sheets></workbook>');
+        $zip->addFromString('xl/_rels/workbook.xml.rels', $head.'<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>');
+        $cell = static fn (string $text): string => '<c t="inlineStr"><is><t xml:space="preserve">'.htmlspecialchars($text, \ENT_XML1).'</t></is></c>';
+        $zip->addFromString('xl/worksheets/sheet1.xml', $head.'<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>'.implode('', array_map(static fn (array $row): string => '<row>'.implode('', array_map($cell, $row)).'</row>', $rows)).'</sheetData></worksheet>');
+        $zip->close();
+        $bytes = (string) file_get_contents($path);
+        unlink($path);
+
+        return $bytes;
+    }
+
+    /** @return list<list<string>> */
+    private static function csv(string $bytes): array
+    {
+        $bytes = str_starts_with($bytes, "\xEF\xBB\xBF") ? substr($bytes, 3) : $bytes;
+        $first = strtok($bytes, "\r\n") ?: '';
+        $between = ',';
+        foreach ([';', "\t"] as $other) {
+            $between = substr_count($first, $other) > substr_count($first, $between) ? $other : $between;
+        }
+        $file = fopen('php://temp', 'r+');
+        \assert(false !== $file);
+        fwrite($file, $bytes);
+        rewind($file);
+        $rows = [];
+        while (false !== ($row = fgetcsv($file, null, $between, '"', ''))) {
+            $rows[] = array_map(static fn (?string $cell): string => preg_replace(self::FORMULA, '$2', $cell ?? '') ?? '', $row);
+        }
+
+        return $rows;
+    }
+
+    /** @return list<list<string>> */
+    private static function workbook(string $bytes): array
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
+        file_put_contents($path, $bytes);
+        try {
+            $reader = IOFactory::createReaderForFile($path, [IOFactory::READER_XLSX, IOFactory::READER_ODS]);
+            $reader->setReadDataOnly(true);
+            $rows = $reader->load($path)->getActiveSheet()->toArray('', false, false);
+        } catch (SheetTrouble|\ValueError $trouble) {
+            throw UnusableSheet::unreadable($trouble);
+        } finally {
+            unlink($path);
+        }
+
+        return array_map(static fn (mixed $row): array => \is_array($row) ? array_map(static fn (mixed $cell): string => \is_scalar($cell) ? (string) $cell : '', array_values($row)) : [], array_values($rows));
+    }
+}
