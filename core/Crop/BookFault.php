@@ -20,6 +20,11 @@ final class BookFault extends \DomainException implements BadInput
         return new self($crop, $value, \sprintf('the value "%s" is missing.', $value));
     }
 
+    public static function needs(string $crop, string $value, string $right): self
+    {
+        return new self($crop, $value, $right.'.');
+    }
+
     public static function noSource(string $crop, string $value): self
     {
         return new self($crop, $value, 'a source kind is missing. Use published, practice, memory or model; published and memory name the source in the note.');

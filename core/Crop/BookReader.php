@@ -89,16 +89,16 @@ final readonly class BookReader
     private static function mustHangTogether(string $key, BookValues $values): void
     {
         if (!$values->has('days_sown') && !$values->has('days_transplanted')) {
-            throw BookFault::wrong($key, 'days_sown', '', 'a crop is sown in the bed or planted out: give days_sown or days_transplanted');
+            throw BookFault::needs($key, 'days_sown', 'a crop is sown in the bed or planted out: give days_sown or days_transplanted');
         }
         if ($values->has('days_transplanted') && 0 === $values->int('nursery_days', 0, 120)) {
             throw BookFault::wrong($key, 'nursery_days', '0', 'a crop that is planted out has its days in the nursery');
         }
         if (!$values->has('ground_field') && !$values->has('ground_tunnel') && !$values->has('ground_heated')) {
-            throw BookFault::wrong($key, 'ground_field', '', 'a crop has a window for at least one place: ground_field, ground_tunnel or ground_heated');
+            throw BookFault::needs($key, 'ground_field', 'a crop has a window for at least one place: ground_field, ground_tunnel or ground_heated');
         }
         if ('anchored' === $values->text('maturity') && !$values->has('harvest_window')) {
-            throw BookFault::wrong($key, 'harvest_window', '', 'an anchored crop has its harvest window, such as 06-03..07-01');
+            throw BookFault::needs($key, 'harvest_window', 'an anchored crop has its harvest window, such as 06-03..07-01');
         }
     }
 

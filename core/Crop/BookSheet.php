@@ -192,6 +192,10 @@ final readonly class BookSheet
         }
         $faults = [];
         foreach ($touched as $crop) {
+            if (!isset($shipped[$crop]) && !isset($own[$crop]['of']) && !isset($own[$crop]['name'])) {
+                $faults[] = new SheetLine(min([\PHP_INT_MAX, ...array_values($at[$crop] ?? [1])]), (string) $crop, '', 'This crop is not in the book. A further variety has a line "of" with the key of its crop; a new crop has all its values, its name first.');
+                continue;
+            }
             $fault = self::fault((string) $crop, $rows);
             while (null !== $fault) {
                 $line = $at[$crop][$fault->value] ?? null;

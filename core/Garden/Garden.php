@@ -95,6 +95,16 @@ final readonly class Garden
     }
 
     /**
+     * The same garden with other promises.
+     *
+     * @param list<Promise> $promises
+     */
+    public function promising(array $promises): self
+    {
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own);
+    }
+
+    /**
      * The same garden with other covers.
      *
      * @param list<Protection> $protections

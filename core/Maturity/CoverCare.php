@@ -54,9 +54,9 @@ final readonly class CoverCare
 
         return Working::of('Warmer at night', $cover->atNight(), '°C', 'degrees added to the night\'s lowest', 'night', [
             Input::of('night', 'added to the lowest of the night', $cover->atNight(), '°C', $model),
-            Input::of('day', 'added to the highest of the day, until it is aired above '.$cover->airedAbove().' °C', $cover->byDay(), '°C', $model),
-            Input::of('light', 'of the light comes through', $cover->light(), 'share', $model),
-            Input::of('rain', 'of the rain comes through', $cover->rain(), 'share', $model),
+            Input::of('day', 'added to the highest of the day (aired above '.$cover->airedAbove().' °C)', $cover->byDay(), '°C', $model),
+            Input::of('light', 'share of the light that comes through', $cover->light(), '', $model),
+            Input::of('rain', 'share of the rain that comes through', $cover->rain(), '', $model),
         ], $model);
     }
 }

@@ -35,7 +35,8 @@ final class LocalTiming
     {
         $covers = $cover instanceof Cover ? CoverCalendar::always($cover) : $cover;
 
-        return $this->ripening[$crop->key.'/'.$covers->key()] ??= new Ripening($crop, $this, $covers);
+        // By the object: two books may know one crop by other values.
+        return $this->ripening[spl_object_id($crop).'/'.$covers->key()] ??= new Ripening($crop, $this, $covers);
     }
 
     /** @return list<float> catalogue days made by warmth and light, summed up before each day */

@@ -14,7 +14,7 @@ use JollyFurrow\Preparation\RecipeBook;
  */
 final readonly class BookChange
 {
-    /** @param list<array{was: Planting, is: Planting}> $moved the soonest first */
+    /** @param list<array{was: Planting, is: Planting, why: string}> $moved the soonest first; why it cannot follow, or nothing */
     private function __construct(public array $moved, public int $grown)
     {
     }
@@ -24,6 +24,7 @@ final readonly class BookChange
     {
         $was = new ByHand($before, $recipes);
         $is = new ByHand($after, $recipes);
+        $candidates = new Candidates($garden, $recipes);
         $moved = [];
         $grown = 0;
         foreach ($garden->plantings as $planting) {
@@ -34,7 +35,8 @@ final readonly class BookChange
             ++$grown;
             $then = $is->follow($garden, $planting);
             if ($was->follow($garden, $planting) != $then && $then != $planting) {
-                $moved[] = ['was' => $planting, 'is' => $then];
+                $lost = $candidates->standsOverWinter($after->grown($planting->item, $planting->variety), $then->ground, $then->ready->number, $then->place) && !$candidates->standsOverWinter($old, $planting->ground, $planting->ready->number, $planting->place);
+                $moved[] = ['was' => $planting, 'is' => $then, 'why' => $lost ? 'not ready before winter: sow it earlier' : ''];
             }
         }
         usort($moved, static fn (array $a, array $b): int => [$a['was']->ready->number, $a['was']->key] <=> [$b['was']->ready->number, $b['was']->key]);

@@ -76,7 +76,7 @@ final readonly class Candidates
     }
 
     /** Nobody counts on a crop that would have to grow on in the open through the winter, unless it is of that kind. */
-    private function standsOverWinter(Crop $crop, Day $ground, int $ready, PlaceType $place): bool
+    public function standsOverWinter(Crop $crop, Day $ground, int $ready, PlaceType $place): bool
     {
         if (PlaceType::Field !== $place || $crop->growth->anchored || null === $this->garden->timing()) {
             return false;

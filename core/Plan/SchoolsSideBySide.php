@@ -5,11 +5,19 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Promise\Need;
+use JollyFurrow\Promise\Promise;
 
-/** One item planned by each school of succession, on beds that nothing else stands on: sowings, bed days, gaps. */
+/**
+ * What a season promises of one item, planned by each school of succession as if from before the season, on beds that
+ * nothing else stands on: sowings, bed days, gaps.
+ */
 final readonly class SchoolsSideBySide
 {
+    /** So many days before the season the first sowings may be. */
+    private const BEFORE = 75;
+
     /**
      * @param int         $days    different days somebody has to sow on
      * @param float       $bedDays bed metres times days
@@ -20,25 +28,26 @@ final readonly class SchoolsSideBySide
      *
      * @phpstan-param list<Planting> $sowings
      */
-    private function __construct(public SuccessionSchool $school, public array $sowings, public int $days, public float $bedDays, public int $wanted, public array $gaps, public float $cost)
+    private function __construct(public SuccessionSchool $school, public array $sowings, public int $days, public int $bedDays, public int $wanted, public array $gaps, public float $cost)
     {
     }
 
     /** @return list<self> empty: nothing of it is promised */
     public static function of(Planner $planner, Garden $garden, string $item): array
     {
-        $alone = $garden->with(array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->item === $item && Standing::Planned !== $p->standing && Standing::Cleared !== $p->standing)));
+        $season = GrowingSeason::on($garden->place->latitude, $garden->today)->days();
+        $alone = $garden->with([], $season->start->plus(-self::BEFORE))->promising(array_values(array_filter($garden->promises, static fn (Promise $p): bool => $season->contains($p->day))));
         $schools = [];
         foreach (SuccessionSchool::cases() as $school) {
             $plan = $planner->draw($alone, new NoProgress(), Scope::of([$item]), $school);
-            $needs = array_values(array_filter($plan->needs[$item] ?? [], static fn (Need $n): bool => $n->units > 0 && $n->day >= $garden->today->number));
+            $needs = array_values(array_filter($plan->needs[$item] ?? [], static fn (Need $n): bool => $n->units > 0));
             if ([] === $needs) {
                 return [];
             }
             $sown = array_values(array_unique(array_map(static fn (Planting $p): int => $p->sow->number, $plan->new)));
-            $gaps = array_values(array_unique(array_map(static fn (Shortage $s): int => $s->day->number, array_filter($plan->shortages, static fn (Shortage $s): bool => $s->item === $item && !$s->day->isBefore($garden->today)))));
+            $gaps = array_values(array_unique(array_map(static fn (Shortage $s): int => $s->day->number, array_filter($plan->shortages, static fn (Shortage $s): bool => $s->item === $item))));
             sort($gaps);
-            $schools[] = new self($school, $plan->new, \count($sown), array_sum(array_map(static fn (Planting $p): float => $p->length()->metres() * $p->occupancy()->days(), $plan->new)), \count(array_unique(array_map(static fn (Need $n): int => $n->day, $needs))), $gaps, $plan->cost[$item] ?? 0.0);
+            $schools[] = new self($school, $plan->new, \count($sown), (int) round(array_sum(array_map(static fn (Planting $p): float => $p->length()->metres() * $p->occupancy()->days(), $plan->new))), \count(array_unique(array_map(static fn (Need $n): int => $n->day, $needs))), $gaps, $plan->cost[$item] ?? 0.0);
         }
 
         return $schools;

@@ -48,6 +48,10 @@ final readonly class VarietyLadder
         $sow = $ground->plus(Method::Transplanted === $method ? -$crop->timing->nurseryDays : 0);
         $grown = $candidates->inTheGround($crop, $sow, $ground, $place, $method);
 
+        if ($candidates->standsOverWinter($crop, $ground, $grown->ready, $place)) {
+            return new LadderRung($crop, null, null, 'it would not be ready before winter');
+        }
+
         return $grown->lastField < $grown->ready ? new LadderRung($crop, null, null, 'frost ends it before it is ready') : new LadderRung($crop, Day::of($grown->ready), Day::of($grown->lastField), '');
     }
 

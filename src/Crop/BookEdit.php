@@ -89,14 +89,17 @@ final readonly class BookEdit
     /**
      * Those that can take their new dates beside everything else on their beds, in turn.
      *
-     * @param list<array{was: Planting, is: Planting}> $moved
+     * @param list<array{was: Planting, is: Planting, why: string}> $moved
      *
-     * @return list<array{was: Planting, is: Planting}>
+     * @return list<array{was: Planting, is: Planting, why: string}>
      */
     private static function possible(Garden $garden, CropBook $book, array $moved): array
     {
         $taken = [];
         foreach ($moved as $one) {
+            if ('' !== $one['why']) {
+                continue;
+            }
             $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $one['is']->key ? $one['is'] : $p, $garden->plantings));
             if ([] === array_filter((new Conflicts($book))->of($after, [$one['is']->key]), static fn (Conflict $c): bool => $c->isHard())) {
                 $taken[] = $one;

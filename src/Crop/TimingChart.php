@@ -25,14 +25,15 @@ final readonly class TimingChart
     private const ROW = 15.0;
 
     /**
-     * @param list<array{place: PlaceType, line: string, band: string, unsafe: string}>                        $lines
+     * @param list<array{place: PlaceType, line: string, band: string}>                                        $lines
      * @param array<string, list<array{int, int|null, int|null, string}>>                                      $points by place type: sowing, ready, last good day, what stands against it
      * @param list<array{day: Day, cells: array<string, array{ready: Day|null, last: Day|null, why: string}>}> $rows
      * @param list<array{at: float, label: string}>                                                            $months across
      * @param list<array{at: float, label: string}>                                                            $up
+     * @param list<array{x: float, w: float}>                                                                  $unsafe
      * @param list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}>                         $risks
      */
-    private function __construct(public array $lines, public string $catalogue, public array $points, public array $rows, public array $months, public array $up, public int $first, public array $risks, public float $height)
+    private function __construct(public array $lines, public string $catalogue, public array $points, public array $rows, public array $months, public array $up, public int $first, public array $risks, public float $height, public array $unsafe)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class TimingChart
             }
         }
 
-        return new self(array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves), \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)), $points, array_values($rows), self::months($first, 365, static fn (int $n): float => self::x($n)), self::months($first, self::DAYS_UP, static fn (int $n): float => self::y($n)), $first->number, $risks = self::risks($curves[0]->days), self::HEIGHT + self::BELOW + self::ROW * (\count($risks) + 1));
+        return new self(array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves), \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)), $points, array_values($rows), self::months($first, 365, static fn (int $n): float => self::x($n)), self::months($first, self::DAYS_UP, static fn (int $n): float => self::y($n)), $first->number, $risks = self::risks($curves[0]->days), self::HEIGHT + self::BELOW + self::ROW * (\count($risks) + 1), self::runs(array_map(static fn (array $d): bool => '' !== $d['why'], $curves[0]->days)));
     }
 
     /**
@@ -70,17 +71,7 @@ final readonly class TimingChart
     {
         $rows = [];
         foreach (Risk::cases() as $risk) {
-            $runs = [];
-            $from = null;
-            foreach ([...$days, ['risks' => []]] as $n => $day) {
-                $is = isset($day['risks'][$risk->value]);
-                if ($is) {
-                    $from ??= $n;
-                } elseif (null !== $from) {
-                    $runs[] = ['x' => self::x($from), 'w' => round(self::x($n) - self::x($from), 1)];
-                    $from = null;
-                }
-            }
+            $runs = self::runs(array_map(static fn (array $day): bool => isset($day['risks'][$risk->value]), $days));
             if ([] !== $runs) {
                 $rows[] = ['risk' => $risk, 'y' => self::HEIGHT + self::BELOW + self::ROW * \count($rows), 'runs' => $runs];
             }
@@ -89,16 +80,34 @@ final readonly class TimingChart
         return $rows;
     }
 
-    /** @return array{place: PlaceType, line: string, band: string, unsafe: string} */
+    /**
+     * @param list<bool> $days
+     *
+     * @return list<array{x: float, w: float}>
+     */
+    private static function runs(array $days): array
+    {
+        $runs = [];
+        $from = null;
+        foreach ([...$days, false] as $n => $is) {
+            if ($is) {
+                $from ??= $n;
+            } elseif (null !== $from) {
+                $runs[] = ['x' => self::x($from), 'w' => round(self::x($n) - self::x($from), 1)];
+                $from = null;
+            }
+        }
+
+        return $runs;
+    }
+
+    /** @return array{place: PlaceType, line: string, band: string} */
     private static function line(TimingCurve $curve, int $first): array
     {
-        $line = $band = $unsafe = '';
+        $line = $band = '';
         $open = null;
         foreach ($curve->days as $n => $d) {
             $isOpen = null !== $d['ready'] && $d['ready'] - $first <= self::DAYS_UP;
-            if ('' !== $d['why'] && 0 === $n % self::STEP) {
-                $unsafe .= \sprintf('M%s 0V%s', self::x($n), self::HEIGHT);
-            }
             if (!$isOpen || 0 !== $n % self::STEP) {
                 $open = $isOpen ? $open : null;
                 continue;
@@ -108,7 +117,7 @@ final readonly class TimingChart
             $open = $n;
         }
 
-        return ['place' => $curve->place, 'line' => $line, 'band' => $band, 'unsafe' => $unsafe];
+        return ['place' => $curve->place, 'line' => $line, 'band' => $band];
     }
 
     /**
