@@ -201,7 +201,7 @@ final readonly class BookSheet
                 $line = $at[$crop][$fault->value] ?? null;
                 $of = trim($rows[$crop]['of']['is'] ?? '');
                 $faults[] = new SheetLine($line ?? $at[$of][$fault->value] ?? min([\PHP_INT_MAX, ...array_values($at[$crop] ?? $at[$of] ?? [1])]), (string) $crop, $fault->value, ucfirst($fault->words));
-                if (null === $line || !isset($rows[$crop][$fault->value])) {
+                if (null === $line || 'of' === $fault->value || !isset($rows[$crop][$fault->value])) {
                     break;
                 }
                 if (isset($shipped[$crop][$fault->value])) {

@@ -106,7 +106,12 @@ final class SowingRisks
 
     private function light(Ripeness $ripe): string
     {
-        return !$this->crop->growth->anchored && $this->hours($ripe->ready) < self::LEAST_HOURS ? 'it would ripen in days shorter than ten hours, when plants hardly grow' : '';
+        $dark = 0;
+        for ($day = $ripe->ground; !$this->crop->growth->anchored && $day < $ripe->ready; ++$day) {
+            $dark += $this->hours($day) < self::LEAST_HOURS ? 1 : 0;
+        }
+
+        return $dark >= self::WEEK ? \sprintf('it stands still for %d days shorter than ten hours', $dark) : '';
     }
 
     private function hours(int $day): float

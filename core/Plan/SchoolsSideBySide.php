@@ -20,7 +20,7 @@ final readonly class SchoolsSideBySide
 
     /**
      * @param int         $days    different days somebody has to sow on
-     * @param float       $bedDays bed metres times days
+     * @param int         $bedDays bed metres times days
      * @param int         $wanted  market days with a promise
      * @param list<int>   $gaps    market days with something short, as day numbers
      * @param list<array> $sowings

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Crop\GardenBooks;
 use App\Record\Entity\Change;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\EntityRepository;
+use JollyFurrow\Crop\BookFault;
 
 /** Takes a change back: puts the rows' earlier images in place, if nothing has moved on since. */
 final readonly class TakeBack
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private RowImages $images, private ChangeLog $log, private Today $today)
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private RowImages $images, private ChangeLog $log, private Today $today, private GardenBooks $books)
     {
     }
 
@@ -35,7 +37,7 @@ final readonly class TakeBack
                 $this->images->restore($image['table'], $image['id'], $now[$i], $image['before']);
                 $swapped[] = ['table' => $image['table'], 'id' => $image['id'], 'before' => $now[$i], 'after' => $this->images->of($image)];
             }
-            if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check')) {
+            if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check') || !$this->isBookWhole($change)) {
                 throw MovedOn::inUse($change->number);
             }
             $number = $this->log->nextNumber($change->gardenId);
@@ -46,6 +48,22 @@ final readonly class TakeBack
             }
         });
         $this->entities->clear();
+    }
+
+    /** Own crop values make a book, and every crop that is planted or sold is in it. */
+    private function isBookWhole(Change $change): bool
+    {
+        if (!\in_array('own_value', array_column($change->images, 'table'), true)) {
+            return true;
+        }
+        try {
+            $book = $this->books->built($this->books->own($change->gardenId));
+        } catch (BookFault) {
+            return false;
+        }
+        $used = $this->connection->fetchFirstColumn('SELECT item FROM planting WHERE garden_id = ? UNION SELECT variety FROM planting WHERE garden_id = ? UNION SELECT item FROM product_part WHERE garden_id = ?', array_fill(0, 3, $change->gardenId));
+
+        return [] === array_filter($used, static fn (mixed $key): bool => !\is_string($key) || !$book->has($key));
     }
 
     /**

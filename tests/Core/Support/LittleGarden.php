@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
+use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
@@ -39,6 +40,18 @@ final class LittleGarden
 
         return new Garden('Little', Day::parse($today), new Place('Nowhere', 46.9, 300, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'],
             [$bed(0, 'A1', 'A', PlaceType::Field), $bed(1, 'A2', 'A', PlaceType::Field), $bed(2, 'A3', 'A', PlaceType::Field), $bed(3, 'T1', 'T', PlaceType::Tunnel)], [], [$outlet], $products, $promised, $plantings);
+    }
+
+    /**
+     * The same with the demo garden's climate, dated by heat and light.
+     *
+     * @param list<Planting> $plantings
+     */
+    public static function timed(string $today, array $plantings = []): Garden
+    {
+        $g = self::on($today, $plantings);
+
+        return new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], $g->outlets, $g->products, [], $plantings, [], PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH));
     }
 
     /** Radishes sown in a bed: ready after 30 days, held 6, 11 bunches a metre. */

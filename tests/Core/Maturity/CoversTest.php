@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Maturity;
+
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
+use JollyFurrow\Climate\Protection;
+use JollyFurrow\Climate\Purpose;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Maturity\CoverCare;
+use JollyFurrow\Maturity\LocalTiming;
+use JollyFurrow\Maturity\Risk;
+use JollyFurrow\Maturity\TimingCurve;
+use JollyFurrow\Plan\Covering;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\Larkspur;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class CoversTest extends TestCase
+{
+    private static function over(string $from, string $to, Cover $cover = Cover::LowTunnel, Purpose $purpose = Purpose::Growth): Protection
+    {
+        return Protection::overBed('A1', $cover, $purpose, Period::fromFirstToLast(Day::parse($from), Day::parse($to)));
+    }
+
+    public function testACoverThatIsAlwaysOnIsTheCoverItself(): void
+    {
+        $timing = new LocalTiming(Larkspur::weather());
+        foreach (['lettuce-leaf', 'corn', 'garlic', 'carrot'] as $key) {
+            $crop = Book::crops()->get($key);
+            $always = $timing->of($crop, Cover::LowTunnel);
+            $spanned = $timing->of($crop, CoverCalendar::with(Cover::None, [self::over('2024-01-01', '2030-01-01')]));
+            $never = $timing->of($crop, CoverCalendar::with(Cover::None, [self::over('2020-01-01', '2020-02-01')]));
+            for ($sow = Day::parse('2026-02-01'); $sow->isBefore(Day::parse('2026-10-01')); $sow = $sow->plus(9)) {
+                $method = $crop->methods()[0] ?? Method::Sown;
+                self::assertEquals($always->forward($sow->number, $method), $spanned->forward($sow->number, $method), $key.' '.$sow->iso());
+                self::assertEquals($timing->of($crop, Cover::None)->forward($sow->number, $method), $never->forward($sow->number, $method));
+            }
+        }
+    }
+
+    /** Own model: in the cool part of the year a cover brings the harvest forward, the longer it is on the more. */
+    public function testInTheCoolOfTheYearEachWeekUnderCoverHelps(): void
+    {
+        $timing = new LocalTiming(Larkspur::weather());
+        $lettuce = Book::crops()->get('lettuce-leaf');
+        $sow = Day::parse('2026-03-25');
+        $before = $timing->of($lettuce, Cover::None)->forward($sow->number, Method::Sown)->ready ?? 0;
+        foreach ([7, 14, 21, 28] as $days) {
+            $ready = $timing->of($lettuce, CoverCalendar::with(Cover::None, [self::over('2026-03-25', $sow->plus($days)->iso())]))->forward($sow->number, Method::Sown)->ready ?? 0;
+            self::assertLessThanOrEqual($before, $ready);
+            $before = $ready;
+        }
+        self::assertLessThan($timing->of($lettuce, Cover::None)->forward($sow->number, Method::Sown)->ready ?? 0, $before);
+    }
+
+    public function testACoverInsideATunnelIsATunnelWithACover(): void
+    {
+        self::assertSame(Cover::TunnelCovered, Cover::Tunnel->under(Cover::RowCover));
+        self::assertSame(Cover::Heated, Cover::Tunnel->under(Cover::Heated));
+        self::assertSame(Cover::Heated, Cover::Heated->under(Cover::RowCover));
+        self::assertSame(Cover::LowTunnel, Cover::None->under(Cover::LowTunnel));
+        $calendar = CoverCalendar::with(Cover::None, [self::over('2026-04-01', '2026-04-10', Cover::RowCover), self::over('2026-04-05', '2026-04-20', Cover::LowTunnel)]);
+        self::assertSame([Cover::None, Cover::RowCover, Cover::LowTunnel, Cover::None], array_map(static fn (string $day): Cover => $calendar->at(Day::parse($day)->number), ['2026-03-31', '2026-04-04', '2026-04-07', '2026-04-21']));
+        self::assertSame(Day::parse('2026-04-20')->number, $calendar->stays(Day::parse('2026-04-07')->number));
+    }
+
+    public function testOpenedForWeedingEveryElevenDaysAndOffForTheBees(): void
+    {
+        $garden = LittleGarden::timed('2026-05-01');
+        $planting = LittleGarden::radish('2026-05-10');
+        $care = CoverCare::of($garden, $planting, Book::crops()->get('radish'), self::over('2026-05-10', '2026-06-30'));
+        self::assertSame(['2026-05-21', '2026-06-01', '2026-06-12'], array_map(static fn (Day $d): string => $d->iso(), $care->weedings ?? []));
+        self::assertNull($care?->flowering);
+        self::assertSame('2026-06-02', CoverCare::of($garden, $planting, Book::crops()->get('squash-summer'), self::over('2026-05-10', '2026-06-30'))?->flowering?->iso());
+        self::assertNull(CoverCare::of($garden, $planting, Book::crops()->get('squash-summer'), self::over('2026-05-10', '2026-05-25'))?->flowering, 'off long before it flowers');
+        self::assertNull(CoverCare::of($garden, $planting, Book::crops()->get('radish'), self::over('2026-08-10', '2026-08-25')), 'nothing stands under it');
+    }
+
+    public function testWhatStandsUnderACoverIsReadySoonerAndWhatIsBesideItIsNotTouched(): void
+    {
+        $under = LittleGarden::radish('2026-03-20');
+        $beside = LittleGarden::radish('2026-03-20', 'A2', 0, 5000, Standing::Planned, 2);
+        $garden = LittleGarden::timed('2026-03-01', [$under, $beside]);
+        $moved = (new Covering(Book::crops(), Book::recipes()))->of($garden, [self::over('2026-03-18', '2026-05-10')]);
+
+        self::assertSame([$under->key], array_map(static fn (array $m): string => $m['is']->key, $moved));
+        self::assertTrue($moved[0]['is']->ready->isBefore($under->ready));
+        self::assertSame($under->sow, $moved[0]['is']->sow);
+        self::assertSame([], (new Covering(Book::crops(), Book::recipes()))->of($garden, [self::over('2026-07-18', '2026-08-10')]));
+        // Taken off again, the dates are the ones from before.
+        $covered = $garden->covered([self::over('2026-03-18', '2026-05-10')])->with([$moved[0]['is'], $beside]);
+        self::assertEquals($under, (new Covering(Book::crops(), Book::recipes()))->of($covered, [])[0]['is']);
+    }
+
+    public function testACoverOverTheFirstFrostKeepsATenderCropAWhile(): void
+    {
+        $basil = Book::crops()->get('basil');
+        $candidates = new \JollyFurrow\Plan\Candidates(LittleGarden::on('2026-05-01'), Book::recipes());
+        $last = static fn (?CoverCalendar $covers): string => Day::of($candidates->inTheGround($basil, Day::parse('2026-07-20'), Day::parse('2026-07-20'), PlaceType::Field, Method::Sown, $covers)->lastField)->iso();
+
+        self::assertLessThanOrEqual('2026-10-05', $last(null));
+        self::assertGreaterThanOrEqual($last(null), $last(CoverCalendar::with(Cover::None, [self::over('2026-09-20', '2026-11-01')])));
+        self::assertSame($last(null), $last(CoverCalendar::with(Cover::None, [self::over('2026-07-20', '2026-08-01')])));
+    }
+
+    /** Common practice: what stands against a sowing here, and when. */
+    #[TestWith(['corn', 'sown', '2026-04-05', Risk::ColdSoil])]
+    #[TestWith(['bean-bush', 'sown', '2026-04-20', Risk::ColdSoil])]
+    #[TestWith(['corn', 'sown', '2026-09-01', Risk::Frost])]
+    #[TestWith(['squash-summer', 'transplanted', '2026-03-25', Risk::Frost])]
+    #[TestWith(['spinach', 'sown', '2026-05-10', Risk::Bolting])]
+    #[TestWith(['beet', 'sown', '2026-02-10', Risk::ColdSoil])]
+    #[TestWith(['lettuce-leaf', 'sown', '2026-09-12', Risk::LittleLight])]
+    public function testASowingIsWarnedOfForItsReason(string $key, string $method, string $sow, Risk $risk): void
+    {
+        $day = self::sowing($key, $method, $sow);
+
+        self::assertArrayHasKey($risk->value, $day['risks'], $key.': '.$day['why']);
+    }
+
+    #[TestWith(['corn', 'sown', '2026-05-20'])]
+    #[TestWith(['bean-bush', 'sown', '2026-06-10'])]
+    #[TestWith(['spinach-autumn', 'sown', '2026-08-15'])]
+    #[TestWith(['carrot', 'sown', '2026-05-10'])]
+    #[TestWith(['lettuce-leaf', 'sown', '2026-05-20'])]
+    #[TestWith(['kale', 'transplanted', '2026-05-20'])]
+    public function testASowingInItsTimeIsSafe(string $key, string $method, string $sow): void
+    {
+        self::assertSame([], self::sowing($key, $method, $sow)['risks'], $key);
+    }
+
+    /** Heat: where the summer's weeks are hot, cool crops are warned of in them. */
+    public function testAHotSummersWeekIsTold(): void
+    {
+        $g = LittleGarden::timed('2026-03-01');
+        $hot = \JollyFurrow\Climate\MonthlyMeans::of([5.0, 6, 9, 12, 16, 20, 23, 23, 19, 14, 9, 6], [14.0, 16, 20, 24, 29, 34, 37, 37, 31, 25, 19, 15], array_fill(0, 12, 30.0));
+        $garden = new \JollyFurrow\Garden\Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [], [], \JollyFurrow\Climate\PlaceClimate::fromMonths($hot, 38.0));
+        $curve = TimingCurve::of($garden, Book::crops()->get('radish'), Method::Sown, PlaceType::Field, Day::parse('2026-01-01'));
+        $heat = array_filter($curve->days ?? [], static fn (array $d): bool => isset($d['risks'][Risk::Heat->value]));
+
+        self::assertGreaterThan(60, \count($heat));
+        self::assertArrayNotHasKey(Day::parse('2026-03-01')->number - Day::parse('2026-01-01')->number, $heat);
+    }
+
+    /** @return array{why: string, risks: array<string, string>} */
+    private static function sowing(string $key, string $method, string $sow): array
+    {
+        $curve = TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Field, Day::parse('2026-01-01'))
+            ?? TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Tunnel, Day::parse('2026-01-01'));
+        $day = $curve->days[Day::parse($sow)->number - Day::parse('2026-01-01')->number] ?? ['why' => 'no such day', 'risks' => []];
+
+        return ['why' => $day['why'], 'risks' => $day['risks']];
+    }
+}
