@@ -10,9 +10,13 @@ declare(strict_types=1);
 require dirname(__DIR__).'/vendor/autoload.php';
 
 use App\Garden\File\GardenWriter;
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\Protection;
+use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
@@ -31,6 +35,7 @@ use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Period;
 use JollyFurrow\Time\Weekday;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -167,6 +172,21 @@ $usual = Settings::usual();
 $settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...), $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth, $usual->nitrogenRate, $usual->fertiliserNitrogen);
 // A maritime-continental year with a July mean of 19 degrees C, made up like the rest.
 $climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3, 15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9);
-$garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate);
+// Covers that go on every year, and what the garden knows better than the book.
+$days = static fn (string $from, string $to): Period => Period::fromFirstToLast(Day::parse($from), Day::parse($to));
+$covers = [
+    Protection::overBed('B2', Cover::RowCover, Purpose::Insects, $days('2026-04-20', '2026-05-25')),
+    Protection::overBed('T1-2', Cover::RowCover, Purpose::Frost, $days('2026-10-20', '2027-03-10')),
+    Protection::overBed('T2-4', Cover::RowCover, Purpose::Frost, $days('2026-10-20', '2027-03-10')),
+];
+$own = [
+    new OwnValue('lettuce-head', 'note_tolerance', 'Stands a hot week in block A, not in block E.'),
+    new OwnValue('own-hollow-gold', 'days_transplanted', '44', 'our records of two seasons'),
+    new OwnValue('own-hollow-gold', 'note_customers', 'The kitchens ask for it by colour.'),
+    new OwnValue('own-hollow-gold', 'note_quality', 'Firm, small seed cavity; scratches easily.'),
+    new OwnValue('own-hollow-gold', 'of', 'squash-summer'),
+    new OwnValue('own-hollow-gold', 'variety', 'Hollow Gold'),
+];
+$garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers, $own);
 file_put_contents(__DIR__.'/garden.json', (new GardenWriter())->write($garden));
 fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises), count($standing)));

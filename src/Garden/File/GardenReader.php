@@ -86,7 +86,10 @@ final readonly class GardenReader
     /** @return list<OwnValue> */
     private function own(Node $root): array
     {
-        return array_map(static fn (Node $node): OwnValue => new OwnValue($node->key('crop'), $node->text('value', 40), $node->text('is', 400, '/^/u'), $node->text('note', 400, '/^/u')), $root->has('own_values') ? $root->objects('own_values', 20_000) : []);
+        $own = array_map(static fn (Node $node): OwnValue => new OwnValue($node->key('crop'), $node->text('value', 40), $node->text('is', 400, '/^/u'), $node->text('note', 400, '/^/u')), $root->has('own_values') ? $root->objects('own_values', 20_000) : []);
+        usort($own, static fn (OwnValue $a, OwnValue $b): int => [$a->crop, $a->name] <=> [$b->crop, $b->name]);
+
+        return $own;
     }
 
     /**
