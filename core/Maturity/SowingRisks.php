@@ -35,10 +35,10 @@ final class SowingRisks
     }
 
     /** @return array<string, string> in words, by Risk */
-    public function of(?Ripeness $ripe): array
+    public function of(int $sow, ?Ripeness $ripe): array
     {
         if (null === $ripe) {
-            return [Risk::Frost->value => $this->crop->tender ? 'frost ends it before it is ready' : 'it is not ready in time'];
+            return array_filter([Risk::ColdSoil->value => Method::Sown === $this->method ? $this->cold($sow) : '', Risk::Frost->value => $this->crop->tender ? 'frost ends it before it is ready' : 'it is not ready in time'], static fn (string $words): bool => '' !== $words);
         }
 
         return array_filter([
@@ -58,13 +58,20 @@ final class SowingRisks
 
     private function soil(Ripeness $ripe): string
     {
-        $least = $this->crop->habits->soilLeast;
-        $soil = $this->timing->soilOn($ripe->ground, $this->covers);
-        if (null !== $soil && $soil < $least) {
-            return \sprintf('the soil has %s °C, it wants %s', number_format($soil, 0), $least);
+        $cold = $this->cold($ripe->ground);
+        if ('' !== $cold) {
+            return $cold;
         }
 
         return Method::Sown === $this->method && $ripe->emerges - $ripe->sow > self::SLOW_EMERGENCE ? 'the soil is too cold: the seed may rot' : '';
+    }
+
+    private function cold(int $day): string
+    {
+        $least = $this->crop->habits->soilLeast;
+        $soil = $this->timing->soilOn($day, $this->covers);
+
+        return null !== $soil && $soil < $least ? \sprintf('the soil has %s °C, it wants %s', number_format($soil, 0), $least) : '';
     }
 
     private function bolting(Ripeness $ripe): string

@@ -35,7 +35,7 @@ final readonly class TimingCurve
         $days = [];
         for ($day = $first; $day->since($first) < self::YEAR; $day = $day->plus(1)) {
             $ripe = $ripening->forward($day->number, $method);
-            $against = $risks->of($ripe);
+            $against = $risks->of($day->number, $ripe);
             $days[] = ['sow' => $day->number, 'ready' => $ripe?->ready, 'last' => $ripe?->lastGood, 'why' => implode('; ', $against), 'risks' => $against];
         }
 

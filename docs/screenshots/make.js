@@ -32,10 +32,15 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['season', 'season'], ['place', 'place'], ['station', 'station'], ['members', 'members'], ['beds', 'beds'], ['crop', 'crops/carrot']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['season', 'season'], ['place', 'place'], ['station', 'station'], ['beds', 'beds'], ['crop', 'crops/corn'], ['ladder', 'crops/cauliflower/ladder?day=2026-07-10&place=field&schools=1'], ['cover', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
+  await page.goto(`${base}${garden}/crops/lettuce-head/own`);
+  await page.getByLabel('Days to maturity, from planting out').fill('46');
+  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await page.getByRole('heading', { name: 'What it touches' }).waitFor();
+  await shot(page, 'own');
   await page.goto(`${base}${garden}/bed/A1`);
   await page.getByRole('link', { name: 'Spring turnip' }).first().click();
   await page.getByRole('link', { name: 'Change it …' }).click();
@@ -52,8 +57,6 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.waitForURL(/proposal$/);
   await page.locator('details.more summary').first().click();
   await shot(page, 'proposal');
-  await page.goto(`${base}${garden}/log`);
-  await shot(page, 'log');
   await page.goto(`${base}/gardens`);
   await page.getByLabel('Name').fill('Willow Corner');
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -67,11 +70,5 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await shot(phone, 'bed-phone');
   await phone.getByRole('link', { name: /Picked.*New potato/ }).click();
   await shot(phone, 'note-phone');
-  await phone.goto(`${base}${garden}/bed/A8`);
-  await phone.getByRole('link', { name: /Come up/ }).first().click();
-  await phone.getByRole('link', { name: /Count a metre/ }).click();
-  await phone.getByLabel(/Plants counted/).fill('2');
-  await phone.getByRole('button', { name: 'What to do' }).click();
-  await shot(phone, 'stand-phone');
   await browser.close();
 })();
