@@ -40,7 +40,7 @@ final class CropFacts
             Pattern::GreenManure === $crop->pattern ? '' : $crop->produce->amount($crop->produce->perMetre).' a metre',
             $h->hardiness->words(),
             'soil from '.Units::number($h->soilLeast, 0).' °C',
-            \sprintf('%d rows, %s in the row', $crop->stand->rows, $garden->settings->units->short($crop->stand->inRow)),
+            \sprintf('%d %s, %s in the row', $crop->stand->rows, 1 === $crop->stand->rows ? 'row' : 'rows', $garden->settings->units->short($crop->stand->inRow)),
             null === $h->store ? '' : 'keeps '.$h->store->least.' to '.$h->store->most.' days at '.Units::number($h->store->celsius, 0).' °C',
         ]))).'.';
     }
@@ -97,7 +97,7 @@ final class CropFacts
     {
         $s = $crop->stand;
         $h = $crop->habits;
-        $school = static fn (?SpacingSchool $one): string => null === $one ? '' : \sprintf('%d rows, %s in the row', $one->rows, $units->short($one->inRow));
+        $school = static fn (?SpacingSchool $one): string => null === $one ? '' : \sprintf('%d %s, %s in the row', $one->rows, 1 === $one->rows ? 'row' : 'rows', $units->short($one->inRow));
 
         return [
             ['Grown from', $h->stock->words(), 'stock'],
