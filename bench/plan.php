@@ -24,8 +24,8 @@ $recipes = (new RecipeFile(dirname(__DIR__).'/data/recipes.yaml'))->load();
 $gardens = [
     'demo garden' => (new GardenReader(new GardenBooks(new CropBookFile(dirname(__DIR__).'/data/crops.csv'), new ArrayAdapter(), DriverManager::getConnection(['driver' => 'pdo_sqlite', 'memory' => true]), new RequestStack()), $recipes))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
     'demo-like: 28 crops, 40 beds' => bench_garden($book, 11, 28, 40, 1.6),
-    'large: 36 crops, 200 beds' => bench_garden($book, 12, 36, 200, 6.0),
-    'double: 36 crops, 400 beds' => bench_garden($book, 12, 36, 400, 12.0),
+    'large: 60 crops, 200 beds' => bench_garden($book, 12, 60, 200, 6.0),
+    'double: 60 crops, 400 beds' => bench_garden($book, 12, 60, 400, 12.0),
 ];
 $planner = new Planner($book, $recipes);
 printf("reference loop %.2f s, JIT %s\n", $loop, str_contains((string) json_encode(opcache_get_status(false)), '"on":true') ? 'on' : 'off');

@@ -16,11 +16,12 @@ require __DIR__.'/reference.php';
 
 $_SERVER['APP_ENV'] = $_ENV['APP_ENV'] = 'test';
 $_SERVER['APP_SECRET'] = $_ENV['APP_SECRET'] = 'bench';
+$_SERVER['JOLLY_FURROW_DATA'] = $_ENV['JOLLY_FURROW_DATA'] = sys_get_temp_dir();
 $kernel = new Kernel('test', false);
 $kernel->boot();
 $services = $kernel->getContainer()->get('test.service_container');
 assert($services instanceof Psr\Container\ContainerInterface);
-[$book, $reader] = [$services->get(CropBook::class), $services->get(GardenReader::class)];
+[$book, $reader] = [$services->get(App\Crop\GardenBooks::class)->shipped(), $services->get(GardenReader::class)];
 assert($book instanceof CropBook && $reader instanceof GardenReader);
 $garden = $reader->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json'));
 assert(null !== $garden->climate);

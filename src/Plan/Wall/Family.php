@@ -23,6 +23,7 @@ enum Family: string
     case Bindweed = 'Bindweed';
     case Honeysuckle = 'Honeysuckle';
     case Borage = 'Borage';
+    case Mallow = 'Mallow';
 
     public static function css(string $family): string
     {
@@ -48,6 +49,7 @@ enum Family: string
             self::Bindweed => '◐',
             self::Honeysuckle => '❖',
             self::Borage => '✦',
+            self::Mallow => '✽',
             null => '·',
         };
     }

@@ -34,6 +34,7 @@ final class PublishedTablesTest extends TestCase
         yield 'eggplant' => ['eggplant', [20 => 13, 25 => 8, 30 => 5]];
         yield 'lettuce' => ['lettuce-head', [0 => 49, 5 => 15, 10 => 7, 15 => 4, 20 => 3, 25 => 2, 30 => 3]];
         yield 'muskmelon' => ['melon', [20 => 8, 25 => 4, 30 => 3]];
+        yield 'okra' => ['okra', [15 => 27, 20 => 17, 25 => 13, 30 => 7, 35 => 6]];
         yield 'onion' => ['onion', [0 => 136, 5 => 31, 10 => 13, 15 => 7, 20 => 5, 25 => 4, 30 => 4, 35 => 13]];
         yield 'parsley' => ['parsley', [10 => 29, 15 => 17, 20 => 14, 25 => 13, 30 => 12]];
         yield 'parsnip' => ['parsnip', [0 => 172, 5 => 57, 10 => 27, 15 => 19, 20 => 14, 25 => 15, 30 => 32]];
@@ -42,6 +43,7 @@ final class PublishedTablesTest extends TestCase
         yield 'radish' => ['radish', [5 => 29, 10 => 11, 15 => 6, 20 => 4, 25 => 4, 30 => 3]];
         yield 'spinach' => ['spinach', [0 => 63, 5 => 23, 10 => 12, 15 => 7, 20 => 6, 25 => 5, 30 => 6]];
         yield 'tomato' => ['tomato', [10 => 43, 15 => 14, 20 => 8, 25 => 6, 30 => 6, 35 => 9]];
+        yield 'watermelon' => ['watermelon', [20 => 12, 25 => 5, 30 => 4, 35 => 3]];
         yield 'turnip' => ['turnip', [10 => 5, 15 => 3, 20 => 2, 25 => 1, 30 => 1]];
     }
 
@@ -89,6 +91,8 @@ final class PublishedTablesTest extends TestCase
         yield 'leek' => [['leek'], 0, 0, 95, 56, 90];
         yield 'lettuce' => [['lettuce-head'], 0, 0, 98, 14, 21];
         yield 'muskmelon' => [['melon'], 2, 5, 95, 14, 21];
+        yield 'okra' => [['okra'], 7, 10, 90, 7, 10];
+        yield 'watermelon' => [['watermelon'], 10, 15, 85, 14, 21];
         yield 'onion, dry' => [['onion'], 0, 0, 65, 30, 240];
         yield 'onion, green' => [['scallion'], 0, 0, 95, 21, 28];
         yield 'parsley' => [['parsley'], 0, 0, 95, 30, 60];
@@ -141,7 +145,7 @@ final class PublishedTablesTest extends TestCase
             2 => ['lettuce-head', 'lettuce-leaf', 'onion', 'parsnip', 'spinach'],
             4 => ['beet', 'cabbage-early', 'cabbage-storage', 'carrot', 'cauliflower', 'chard', 'parsley', 'pea', 'radish', 'turnip'],
             10 => ['asparagus', 'corn', 'tomato'],
-            16 => ['bean-bush', 'cucumber', 'eggplant', 'melon', 'pepper', 'pumpkin', 'squash-summer', 'squash-winter'],
+            16 => ['bean-bush', 'cucumber', 'eggplant', 'melon', 'okra', 'pepper', 'pumpkin', 'squash-summer', 'squash-winter', 'watermelon'],
         ];
         foreach ($table as $degrees => $crops) {
             foreach ($crops as $crop) {
