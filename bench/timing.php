@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 /* Times the ready date of every crop, place type, method and day of a year, as a multiple of the reference loop. */
 
+use App\Crop\GardenBooks;
 use App\Garden\File\GardenReader;
 use App\Kernel;
 use JollyFurrow\Climate\Cover;
-use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Maturity\LocalTiming;
 
@@ -21,8 +21,9 @@ $kernel = new Kernel('test', false);
 $kernel->boot();
 $services = $kernel->getContainer()->get('test.service_container');
 assert($services instanceof Psr\Container\ContainerInterface);
-[$book, $reader] = [$services->get(App\Crop\GardenBooks::class)->shipped(), $services->get(GardenReader::class)];
-assert($book instanceof CropBook && $reader instanceof GardenReader);
+[$books, $reader] = [$services->get(GardenBooks::class), $services->get(GardenReader::class)];
+assert($books instanceof GardenBooks && $reader instanceof GardenReader);
+$book = $books->shipped();
 $garden = $reader->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json'));
 assert(null !== $garden->climate);
 $loop = median(array_map(static fn (): float => reference_loop(), range(1, 3)));

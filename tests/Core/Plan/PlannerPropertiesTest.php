@@ -116,14 +116,17 @@ final class PlannerPropertiesTest extends TestCase
 
     public function testStoppedEarlyItLeavesTheCropsItDidNotReachAsTheyAre(): void
     {
-        [$garden, $plan] = self::drawn(11);
+        $seed = 1;
+        do {
+            [$garden, $plan] = self::drawn($seed);
+            $reached = \array_slice(array_keys($plan->needs), 0, 2);
+        } while ([] === array_filter($plan->new, static fn (Planting $p): bool => !\in_array($p->item, $reached, true)) && ++$seed < 40);
         $stopped = self::planner()->draw($garden->with($plan->plantings()), new class implements Progress {
             public function at(int $done, int $of, string $item): bool
             {
                 return $done < 2;
             }
         });
-        $reached = \array_slice(array_keys($plan->needs), 0, 2);
         $beyond = static fn (Planting $p): bool => !\in_array($p->item, $reached, true);
 
         self::assertTrue($stopped->stoppedEarly);
