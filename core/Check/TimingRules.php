@@ -77,7 +77,7 @@ final readonly class TimingRules
             [FaultKind::WrongReady, $isTimed ? $days['ready'] - $days['ground'] >= ($ready - $days['ground']) / $slack : $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
             [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
             [FaultKind::Frosted, $days['clear'] <= $this->frostEnd($crop, $planting->text('place'), $days['ground']), 'Frost usually ends it before.'],
-            [FaultKind::WrongYield, abs($planting->number('per_metre') - $crop->produce->perMetre) < self::PICKED_UNITS_TOLERANCE, \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],
+            [FaultKind::WrongYield, abs($planting->number('per_metre') - $crop->produce->perMetre) < self::PICKED_UNITS_TOLERANCE || ($isTimed && null !== $crop->growth->bulbHours && $planting->number('per_metre') > 0.0 && $planting->number('per_metre') < $crop->produce->perMetre), \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],
         ];
 
         return array_values(array_map(static fn (array $rule): array => [$rule[0], $rule[2]], array_filter($rules, static fn (array $rule): bool => !$rule[1])));

@@ -23,7 +23,7 @@ final class BookColumns
             'ground_field' => 'window such as 03-15..07-20', 'ground_tunnel' => 'window such as 03-15..07-20', 'ground_heated' => 'window such as 03-15..07-20',
             'cuts' => 'number', 'every_days' => 'days', 'later_share' => 'share', 'picking_days' => 'days', 'ramp_days' => 'days', 'years_to_first' => 'years', 'harvest_window' => 'window such as 06-03..07-01',
             'recipe' => 'key of a preparation recipe',
-            't_least' => '°C', 't_best' => '°C', 't_most' => '°C', 't_reference' => '°C', 'emergence' => 'degrees:days, such as 10:7.0 15:3.9', 'maturity' => 'developing or anchored', 'planting_slope' => 'days a week',
+            't_least' => '°C', 't_best' => '°C', 't_most' => '°C', 't_reference' => '°C', 'emergence' => 'degrees:days, such as 10:7.0 15:3.9', 'maturity' => 'developing or anchored', 'planting_slope' => 'days a week', 'bulb_hours' => 'hours of day that start bulbs',
             'soil_least' => '°C', 'frost_class' => 'tender, half-hardy or hardy', 'frost_damage' => 'stage:degrees, such as seedling:-2 grown:-5', 'bolts' => 'no, or what of cold, day and heat',
             'bolt_cold_days' => 'days', 'bolt_day_hours' => 'hours', 'bolt_heat_c' => '°C', 'sign' => 'words', 'pick_time' => 'cool-morning, after-dew, dry, any or none', 'cool_hours' => 'hours; 0: no hurry',
             'spacing_hoe' => 'rows x cm, such as 2x45', 'spacing_cover' => 'rows x cm, such as 2x45', 'stock' => 'seed, seed-ball, piece, set, clove, crown, slip or runner', 'stock_ahead_days' => 'days',

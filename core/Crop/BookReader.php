@@ -124,6 +124,7 @@ final readonly class BookReader
             new Emergence($values->table('emergence', 0.5, 400)),
             'anchored' === $values->oneOf('maturity', ['developing', 'anchored']),
             $values->has('planting_slope') ? $values->float('planting_slope', -7, 7) : 0.0,
+            $values->has('bulb_hours') ? $values->float('bulb_hours', 10, 18) : null,
         );
     }
 

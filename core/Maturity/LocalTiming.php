@@ -6,8 +6,10 @@ namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
+use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Climate\Weather;
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Time\Day;
 
 /** The ripening of every crop at one place, each worked out once; what crops have in common is shared. */
 final class LocalTiming
@@ -26,6 +28,9 @@ final class LocalTiming
     private array $ageing = [];
     /** @var array<string, list<float>> by cover */
     private array $cold = [];
+
+    /** @var array<int, float> by day number */
+    private array $hours = [];
 
     public function __construct(public readonly Weather $weather)
     {
@@ -98,6 +103,12 @@ final class LocalTiming
         }
 
         return array_values($along);
+    }
+
+    /** Hours of daylight. */
+    public function hoursOn(int $day): float
+    {
+        return $this->hours[$day] ??= DayLength::hours($this->weather->latitude, Day::of($day));
     }
 
     /** @return list<float> development of seedlings on the bench */

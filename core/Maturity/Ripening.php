@@ -17,6 +17,10 @@ final class Ripening
 {
     /** Nothing takes longer from seed to harvest, but for perennials. Days. */
     private const LONGEST = 550;
+    private const YEAR = 366;
+    /** Share of its days in which a bulbing crop makes the leaf that feeds the bulb, and what it comes to without (own model). */
+    private const LEAF = 0.25;
+    private const SMALLEST = 0.4;
     /** The soil of a mild day in the sun is a little warmer than its air: the emergence that is in the catalogue's days. Degrees C. */
     private const SOIL_WARMER = 1.0;
 
@@ -78,13 +82,37 @@ final class Ripening
     public function fromStage(int $sow, int $ground, int $emerges, int $stage, float $toCome): ?Ripeness
     {
         $spread = $this->crop->pattern->isStock() ? intdiv($this->crop->timing->spread, 2) : 0;
-        $ready = null === $this->anchor ? GrowthSums::reached($this->development, $this->first, $stage, $toCome + $spread) : $this->anchor->harvest($ground);
+        $bulbs = $this->bulbsFrom($stage);
+        $ready = match (true) {
+            null !== $this->anchor => $this->anchor->harvest($ground),
+            null !== $bulbs => GrowthSums::reached($this->development, $this->first, $bulbs, (1 - self::LEAF) * $toCome + $spread),
+            default => GrowthSums::reached($this->development, $this->first, $stage, $toCome + $spread),
+        };
         if (null === $ready || ($this->crop->tender && $this->isFrozenBetween($stage, $ready))) {
             return null;
         }
         $hold = GrowthSums::reached($this->timing->ageing($this->crop->growth, $this->cover), $this->first, $ready, (float) $this->crop->timing->hold) ?? $ready;
 
-        return new Ripeness($sow, $emerges, $ground, $ready, $hold);
+        return new Ripeness($sow, $emerges, $ground, $ready, $hold, null === $bulbs ? 1.0 : $this->size($stage, $bulbs, self::LEAF * $toCome));
+    }
+
+    /** The day long days make it bulb, from the day it stands; null: it does not go by that, or they do not come. */
+    private function bulbsFrom(int $stage): ?int
+    {
+        $hours = null !== $this->anchor ? null : $this->crop->growth->bulbHours;
+        for ($day = $stage; null !== $hours && $day < $stage + self::YEAR; ++$day) {
+            if ($this->timing->hoursOn($day) >= $hours) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
+    /** Of the usual size, by the leaf it had when it began to bulb. */
+    private function size(int $stage, int $bulbs, float $leaf): float
+    {
+        return min(1.0, self::SMALLEST + (1 - self::SMALLEST) * $this->counted($stage, $bulbs) / max(1.0, $leaf));
     }
 
     /** Tender crops do not live through the first frosts of autumn. */

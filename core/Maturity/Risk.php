@@ -13,6 +13,7 @@ enum Risk: string
     case Bolting = 'bolting';
     case Heat = 'heat';
     case LittleLight = 'little-light';
+    case Small = 'small';
 
     public function words(): string
     {
@@ -23,6 +24,7 @@ enum Risk: string
             self::Bolting => 'bolting',
             self::Heat => 'heat',
             self::LittleLight => 'too little light',
+            self::Small => 'small bulbs',
         };
     }
 }

@@ -24,6 +24,8 @@ final class SowingRisks
     private const COLD = 7.0;
     private const WEEK = 7;
     private const LEAST_HOURS = 10.0;
+    /** Bulbs smaller than this share of the usual are told. */
+    private const SMALL = 0.8;
 
     /** @var array<int, float> hours by day number */
     private array $hours = [];
@@ -48,6 +50,7 @@ final class SowingRisks
             Risk::Bolting->value => $this->bolting($ripe),
             Risk::Heat->value => $this->heat($ripe),
             Risk::LittleLight->value => $this->light($ripe),
+            Risk::Small->value => $ripe->size < self::SMALL ? \sprintf('bulbs of %d %% of the usual size: long days come before it has its leaves', (int) round(100 * $ripe->size)) : '',
         ], static fn (string $words): bool => '' !== $words);
     }
 

@@ -30,7 +30,7 @@ final readonly class ByHand
         $nursery = $planting->ground->since($planting->sow);
         $ground = 0 === $nursery ? $sow : ($crop->timing->nurseryDays > 0 ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $sow, $planting->place) : $sow->plus($nursery));
 
-        return $planting->but(dates: $this->dates($garden, $planting, $sow, $ground));
+        return $this->dated($garden, $planting, $sow, $ground);
     }
 
     /** Planted out, or sown in the bed, on another day. */
@@ -40,7 +40,7 @@ final readonly class ByHand
             throw CannotBeDone::outOfOrder('when', \sprintf('It was sown on %s; planting out comes after that.', $planting->sow->iso()));
         }
 
-        return $planting->but(dates: $this->dates($garden, $planting, $planting->sow->equals($planting->ground) ? $ground : $planting->sow, $ground));
+        return $this->dated($garden, $planting, $planting->sow->equals($planting->ground) ? $ground : $planting->sow, $ground);
     }
 
     /** Cleared on another day than was planned. */
@@ -119,13 +119,28 @@ final readonly class ByHand
     /** By the values of the book as it is now: days still to come, and what a metre gives. What has happened stays. */
     public function follow(Garden $garden, Planting $planting): Planting
     {
-        return $this->redate($garden, $planting)->but(perMetre: $this->book->grown($planting->item, $planting->variety)->produce->perMetre);
+        $crop = $this->book->grown($planting->item, $planting->variety);
+        $moved = $this->redate($garden, $planting);
+
+        return null !== $crop->growth->bulbHours && Standing::Planned === $planting->standing ? $moved : $moved->but(perMetre: $crop->produce->perMetre);
     }
 
     /** The days still to come, reckoned anew. */
     public function redate(Garden $garden, Planting $planting): Planting
     {
         return Standing::Planned === $planting->standing ? $this->sowOn($garden, $planting, $planting->sow) : $planting->but(dates: $this->dates($garden, $planting, $planting->sow, $planting->ground));
+    }
+
+    /** With its new days; what bulbs by the day's length comes out larger or smaller by them. */
+    private function dated(Garden $garden, Planting $planting, Day $sow, Day $ground): Planting
+    {
+        $crop = $this->book->grown($planting->item, $planting->variety);
+        $moved = $planting->but(dates: $this->dates($garden, $planting, $sow, $ground));
+        if (null === $crop->growth->bulbHours || null === $garden->timing()) {
+            return $moved;
+        }
+
+        return $moved->but(perMetre: (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method, $garden->coversOf($planting))->perMetre);
     }
 
     private function dates(Garden $garden, Planting $planting, Day $sow, Day $ground): Dates

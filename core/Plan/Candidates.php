@@ -104,16 +104,17 @@ final readonly class Candidates
             default => $ready + max([0, ...array_keys($curve)]),
         };
         $last = min($last, $this->frostEnd($crop, $ground, $place, $covers));
+        $perMetre = $crop->produce->perMetre * ($ripe->size ?? 1.0);
         $yields = [];
         foreach ($curve as $after => $share) {
             if ($ready + $after <= $last) {
-                $yields[$ready + $after] = $share * $crop->produce->perMetre;
+                $yields[$ready + $after] = $share * $perMetre;
             }
         }
         $last = [] === $yields || Pattern::Perennial === $crop->pattern ? $last : max(array_keys($yields));
 
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
-            $ground->number - $this->recipes->get($recipe)->leadDays(), $ready, $last, $crop->produce->perMetre,
+            $ground->number - $this->recipes->get($recipe)->leadDays(), $ready, $last, $perMetre,
             $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key);
     }
 

@@ -129,6 +129,7 @@ final class CropFacts
             ['Stops at', Units::number($g->temperature->most, 1).' °C', 't_most'],
             ['Catalogue days hold at a mean of', Units::number($g->reference, 1).' °C', 't_reference'],
             ['Days to emergence, by soil', $up, 'emergence'],
+            ...(null === $g->bulbHours ? [] : [['Bulbs in days of', Units::number($g->bulbHours, 1).' hours: planted late it ripens smaller, not later', 'bulb_hours']]),
             ['Ripens', $g->anchored ? 'in its season, whatever the count of days' : 'by warmth and light', 'maturity'],
         ];
 

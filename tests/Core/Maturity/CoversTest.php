@@ -151,6 +151,41 @@ final class CoversTest extends TestCase
         self::assertArrayNotHasKey(Day::parse('2026-03-01')->number - Day::parse('2026-01-01')->number, $heat);
     }
 
+    /** Common practice: long-day onions set late ripen with the others, and smaller. */
+    public function testOnionsPlantedLateRipenSmallerNotLater(): void
+    {
+        $timing = new LocalTiming(Larkspur::weather());
+        foreach (['onion' => 50, 'onion-set' => 0, 'shallot' => 0] as $key => $nursery) {
+            $crop = Book::crops()->get($key);
+            $planted = static fn (string $day): ?\JollyFurrow\Maturity\Ripeness => $timing->of($crop, Cover::None)->fromGround(Day::parse($day)->number - $nursery, Day::parse($day)->number, $crop->methods()[0] ?? Method::Sown);
+            $before = null;
+            foreach (['2026-03-25', '2026-04-09', '2026-04-25', '2026-05-10', '2026-05-25', '2026-06-08'] as $day) {
+                $ripe = $planted($day);
+                self::assertNotNull($ripe, $key.' '.$day);
+                self::assertTrue(null === $before || ($ripe->ready >= $before->ready && $ripe->size <= $before->size), $key.' '.$day);
+                $before = $ripe;
+            }
+            self::assertGreaterThan(0.85, $planted('2026-03-28')->size ?? 0.0, $key);
+            self::assertTrue(($planted('2026-05-10')->size ?? 1.0) > 0.35 && ($planted('2026-05-10')->size ?? 1.0) < 0.7, $key.': half the size');
+            self::assertLessThan(8, ($planted('2026-05-10')->ready ?? 999) - ($planted('2026-04-09')->ready ?? 0), $key);
+            self::assertMatchesRegularExpression('/^2026-(07-2|07-3|08-0|08-1)/', Day::of($planted('2026-04-09')->ready ?? 0)->iso());
+        }
+        self::assertArrayHasKey(Risk::Small->value, self::sowing('onion-set', 'sown', '2026-05-01')['risks']);
+        self::assertSame(1.0, $timing->of(Book::crops()->get('leek'), Cover::None)->forward(Day::parse('2026-04-01')->number, Method::Transplanted)?->size);
+    }
+
+    public function testAnOnionMovedLaterGivesLess(): void
+    {
+        $garden = LittleGarden::timed('2026-02-01');
+        $hand = new \JollyFurrow\Plan\ByHand(Book::crops(), Book::recipes());
+        $way = (new \JollyFurrow\Plan\Candidates($garden, Book::recipes()))->sownOn(Book::crops()->get('onion-set'), Day::parse('2026-03-20'), PlaceType::Field, Method::Sown);
+        self::assertNotNull($way);
+        $planting = new \JollyFurrow\Plan\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [\JollyFurrow\Garden\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');
+
+        self::assertLessThan(0.8 * $planting->perMetre, $hand->sowOn($garden, $planting, Day::parse('2026-04-30'))->perMetre);
+        self::assertSame($planting->perMetre, $hand->sowOn($garden, $hand->sowOn($garden, $planting, Day::parse('2026-04-30')), $planting->sow)->perMetre);
+    }
+
     /** @return array{why: string, risks: array<string, string>} */
     private static function sowing(string $key, string $method, string $sow): array
     {
