@@ -18,6 +18,7 @@ final readonly class TimingRules
     private const TUNNEL_FROST_DAYS = 28;
     /** Heat and light make days up to so much shorter (or, in the nursery, longer) than the catalogue's. */
     private const SLACK = 2.0;
+    private const WET_RESERVE = 14;
     /** In the cold a crop holds so many times as long. */
     private const COLD_HOLD = 5;
     private const PICKED_UNITS_TOLERANCE = 0.0001;
@@ -61,7 +62,7 @@ final readonly class TimingRules
         }
         $stock = Pattern::Once === $crop->pattern || Pattern::DigAsNeeded === $crop->pattern;
         $nursery = $sown ? 0 : $crop->timing->nurseryDays;
-        $lead = $this->recipes->get($planting->text('recipe'))->leadDays();
+        [$leastLead, $mostLead] = $this->lead($planting->text('recipe'), Day::of($days['ground']), $isTimed);
         $ready = $days['ground'] + $catalogue + ($stock ? intdiv($crop->timing->spread, 2) : 0);
         $last = $days['ready'] + ($stock ? $crop->timing->hold * ($isTimed ? self::COLD_HOLD : 1) : $this->lastPicking($crop));
         $window = $crop->sowing[$planting->text('place')] ?? null;
@@ -73,7 +74,7 @@ final readonly class TimingRules
             [FaultKind::OutOfSeason, null !== $window && $window->contains(Day::of($days['ground'])), 'The crop does not go into the ground there at that time of the year.'],
             [FaultKind::WrongNursery, abs($days['ground'] - $days['sow'] - $nursery) <= $nursery * ($slack - 1), \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
             [FaultKind::WrongRecipe, $planting->text('recipe') === $this->recipe($crop), \sprintf('The bed is to be made by "%s".', $this->recipe($crop))],
-            [FaultKind::BedNotReady, $days['ground'] - $days['bed_start'] === $lead, \sprintf('The recipe takes %d days, the bed is taken %d days before.', $lead, $days['ground'] - $days['bed_start'])],
+            [FaultKind::BedNotReady, $days['ground'] - $days['bed_start'] >= $leastLead && $days['ground'] - $days['bed_start'] <= $mostLead, \sprintf('The recipe takes %d days then, the bed is taken %d days before.', $leastLead, $days['ground'] - $days['bed_start'])],
             [FaultKind::WrongReady, $isTimed ? $days['ready'] - $days['ground'] >= ($ready - $days['ground']) / $slack : $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
             [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
             [FaultKind::Frosted, $days['clear'] <= $this->frostEnd($crop, $planting->text('place'), $days['ground']), 'Frost usually ends it before.'],
@@ -81,6 +82,24 @@ final readonly class TimingRules
         ];
 
         return array_values(array_map(static fn (array $rule): array => [$rule[0], $rule[2]], array_filter($rules, static fn (array $rule): bool => !$rule[1])));
+    }
+
+    /**
+     * Least and most days of a recipe for that time of the year; up to a fortnight more is in hand where the rain is known.
+     *
+     * @return array{int, int}
+     */
+    private function lead(string $recipe, Day $ground, bool $isTimed): array
+    {
+        $month = $ground->month() + ($this->garden->part('place')->number('latitude') < 0 ? 6 : 0);
+        $date = (($month - 1) % 12 + 1) + $ground->dayOfMonth() / 100;
+        $longest = 0;
+        foreach ($this->recipes->get($recipe)->steps as $step) {
+            $spring = $step->leadSpring ?? $step->leadDays;
+            $longest = max($longest, $date >= 11.01 || $date < 3.16 ? $step->leadCold ?? $spring : ($date < 5.16 ? $spring : $step->leadDays));
+        }
+
+        return [$longest, $longest + ($isTimed ? self::WET_RESERVE : 0)];
     }
 
     private function variety(Sheet $planting): string

@@ -10,7 +10,7 @@ use JollyFurrow\Time\Day;
 final readonly class ClimateTable
 {
     /** Rain of a usual wet day where only monthly sums are known, mm (own model). */
-    private const RAIN_OF_A_WET_DAY = 6.0;
+    public const RAIN_OF_A_WET_DAY = 6.0;
     private const SEED_DEPTH_CM = 2.0;
     private const BASES = [4.0, 10.0];
 

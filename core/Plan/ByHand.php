@@ -9,6 +9,7 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
@@ -154,7 +155,17 @@ final readonly class ByHand
             $last = $stays->isBefore($last) ? $stays : $last;
         }
 
-        return new Dates($sow, $ground, Day::of(min($ground->number, $ground->number - $planting->ground->since($planting->bedStart))), $ready, $last);
+        return new Dates($sow, $ground, $ground->plus(-$this->lead($garden, $planting, $ground)), $ready, $last);
+    }
+
+    /** Days for the bed: by the recipe for the new time of the year, but where it was given other days by hand. */
+    private function lead(Garden $garden, Planting $planting, Day $ground): int
+    {
+        $given = max(0, $planting->ground->since($planting->bedStart));
+        $leads = new Leads($garden);
+        $recipe = $this->recipes->has($planting->recipe) ? $this->recipes->get($planting->recipe) : null;
+
+        return null !== $recipe && $given === $leads->days($recipe, $planting->ground) ? $leads->days($recipe, $ground) : $given;
     }
 
     /** @param list<Planting> $others */

@@ -12,6 +12,7 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Harvest\HarvestCurve;
+use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
@@ -26,10 +27,12 @@ final readonly class Candidates
     private const PERENNIAL_DAYS = 3650;
 
     private PlantingCost $cost;
+    private Leads $leads;
 
     public function __construct(private Garden $garden, private RecipeBook $recipes)
     {
         $this->cost = new PlantingCost($garden, $recipes);
+        $this->leads = new Leads($garden);
     }
 
     /** @return list<Candidate> by sowing day */
@@ -114,7 +117,7 @@ final readonly class Candidates
         $last = [] === $yields || Pattern::Perennial === $crop->pattern ? $last : max(array_keys($yields));
 
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
-            $ground->number - $this->recipes->get($recipe)->leadDays(), $ready, $last, $perMetre,
+            $ground->number - $this->leads->days($this->recipes->get($recipe), $ground), $ready, $last, $perMetre,
             $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key);
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Time\Day;
 
@@ -15,21 +17,24 @@ final readonly class NextStep
     {
     }
 
-    public static function of(Planting $planting, Recipe $recipe, Day $today): ?self
+    public static function of(Planting $planting, Recipe $recipe, Garden $garden): ?self
     {
+        $today = $garden->today;
+
         return match ($planting->standing) {
-            Standing::Planned => self::toBegin($planting, $recipe, $today),
+            Standing::Planned => self::toBegin($planting, $recipe, $garden),
             Standing::InNursery => self::due('Plant out', $planting->ground, $today),
             Standing::Growing => self::toHarvest($planting, $today),
             Standing::Cleared => null,
         };
     }
 
-    private static function toBegin(Planting $planting, Recipe $recipe, Day $today): self
+    private static function toBegin(Planting $planting, Recipe $recipe, Garden $garden): self
     {
+        $today = $garden->today;
         $steps = [[Method::Sown === $planting->method ? 'Sow in the bed' : 'Sow in trays', $planting->sow]];
-        foreach ($recipe->steps as $step) {
-            $steps[] = [$step->name, $planting->ground->plus(-$step->leadDays)];
+        foreach ((new Leads($garden))->dated($recipe, $planting->ground, $planting->length()) as $dated) {
+            $steps[] = [$dated->step->name, $dated->day];
         }
         usort($steps, static fn (array $a, array $b): int => $a[1]->number <=> $b[1]->number);
         foreach ($steps as [$words, $day]) {

@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Preparation;
 
-use JollyFurrow\Measure\Length;
-use JollyFurrow\Time\Day;
-use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
-use JollyFurrow\Working\Working;
 
 /** How a bed is made ready: ordered steps counted backwards from the day the crop goes in. */
 final readonly class Recipe
@@ -24,7 +20,7 @@ final readonly class Recipe
     ) {
     }
 
-    /** Days the bed is taken before planting. */
+    /** Days the bed is taken before planting in the warm of the year. */
     public function leadDays(): int
     {
         return max(array_map(static fn (Step $step): int => $step->leadDays, $this->steps));
@@ -35,24 +31,8 @@ final readonly class Recipe
         return array_sum(array_map(static fn (Step $step): float => $step->hoursPer100Metres, $this->steps));
     }
 
-    /** @return list<array{day: Day, step: Step, hours: Working}> in the order of work */
-    public function datedFor(Day $intoGround, Length $length): array
+    public function wantsDrySoil(): bool
     {
-        return array_map(fn (Step $step): array => [
-            'day' => $intoGround->plus(-$step->leadDays),
-            'step' => $step,
-            'hours' => Working::of(
-                $step->name,
-                $step->hoursPer100Metres * $length->metres() / 100,
-                'h',
-                'hours per 100 m of bed x metres / 100',
-                'per100 * metres / 100',
-                [
-                    Input::of('per100', 'hours per 100 m', $step->hoursPer100Metres, 'h', $this->source),
-                    Input::of('metres', 'bed metres', $length->metres(), 'm', Source::garden('the planting')),
-                ],
-                $this->source,
-            ),
-        ], $this->steps);
+        return [] !== array_filter($this->steps, static fn (Step $step): bool => $step->needsDry);
     }
 }

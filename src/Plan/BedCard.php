@@ -37,7 +37,7 @@ final class BedCard
                 'planting' => $planting,
                 'crop' => $book->grown($planting->item, $planting->variety),
                 'family' => Family::css($book->grown($planting->item, $planting->variety)->family),
-                'next' => NextStep::of($planting, $recipes->get($planting->recipe), $garden->today),
+                'next' => NextStep::of($planting, $recipes->get($planting->recipe), $garden),
                 'possible' => FieldWork::possible($planting),
                 'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->millimetres, 1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->millimetres, 1), 'from' => $s->from, 'to' => $s->to, 'length' => $s->length()], $here),
             ];

@@ -12,6 +12,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Record\FieldWork;
@@ -38,7 +39,7 @@ final class PlantingController extends Page
             'crop' => $crop,
             'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key, array_map(static fn (Stretch $s): string => $s->bed, $found->pieces)) ? CoverCare::of($stand->garden, $found, $crop, $p) : null, $stand->garden->protections))),
             'recipe' => $recipes->get($found->recipe),
-            'steps' => $recipes->get($found->recipe)->datedFor($found->ground, $found->length()),
+            'steps' => (new Leads($stand->garden))->dated($recipes->get($found->recipe), $found->ground, $found->length()),
             'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),
             'serves' => $stand->expected->serves[$found->key] ?? [],
             'total' => $stand->expected->total[$found->key] ?? 0.0,

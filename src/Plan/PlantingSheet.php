@@ -12,6 +12,9 @@ use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Mass;
 use JollyFurrow\Nursery\SeedNeed;
 use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\BedSeason;
+use JollyFurrow\Preparation\Leads;
+use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Soil\Compost;
 use JollyFurrow\Soil\Fertiliser;
@@ -73,7 +76,7 @@ final readonly class PlantingSheet
         $workings = [
             Working::of('Bed taken from', $planting->bedStart->number, 'day', 'day into the ground - longest lead of the preparation', 'ground - lead', [
                 Input::of('ground', 'into the ground', $planting->ground->number, 'day', Source::garden('the planting')),
-                Input::of('lead', 'lead of '.strtolower($lead->name), $planting->ground->since($planting->bedStart), 'days', $lead->source),
+                Input::of('lead', self::leadWords($lead, $planting, $garden), $planting->ground->since($planting->bedStart), 'days', $lead->source),
             ], Source::practice()),
         ];
         $cover = $garden->coversOf($planting);
@@ -91,6 +94,14 @@ final readonly class PlantingSheet
         }
 
         return $workings;
+    }
+
+    /** "tarp and shallow till, in spring; 2 days of it in hand for wet soil" */
+    private static function leadWords(Recipe $recipe, Planting $planting, Garden $garden): string
+    {
+        $reserve = (new Leads($garden))->reserve($recipe, $planting->ground);
+
+        return \sprintf('lead of %s, %s%s', lcfirst($recipe->name), BedSeason::on($planting->ground, $garden->place->latitude)->words(), $reserve > 0 ? \sprintf('; %d days of it in hand for wet soil', $reserve) : '');
     }
 
     private static function yield(Planting $planting, Crop $crop): Working

@@ -7,8 +7,10 @@ namespace App\Preparation;
 use App\Garden\File\Faults;
 use App\Garden\File\Node;
 use App\Garden\File\UnusableFile;
+use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Preparation\RecipeRules;
 use JollyFurrow\Preparation\Step;
 use JollyFurrow\Working\Source;
 use JollyFurrow\Working\SourceKind;
@@ -64,7 +66,15 @@ final readonly class RecipeFile
             $step->text('tool', 60),
             $step->text('condition', 120, '/^/'),
             $step->text('caution', 200, '/^/'),
-        ), $node->objects('steps', 20));
+            $step->has('lead_spring') ? $step->int('lead_spring', 0, 400) : null,
+            $step->has('lead_cold') ? $step->int('lead_cold', 0, 400) : null,
+            $step->has('dry') && $step->bool('dry'),
+            $step->has('lays') ? $step->choice('lays', Kit::class) : null,
+            $step->has('lifts') ? $step->choice('lifts', Kit::class) : null,
+        ), $nodes = $node->objects('steps', 20));
+        foreach ([] === $steps ? [] : RecipeRules::faults($steps) as [$i, $field, $words]) {
+            ($nodes[$i] ?? $node)->fault($field, $words);
+        }
         usort($steps, static fn (Step $a, Step $b): int => $b->leadDays <=> $a->leadDays);
 
         return [] === $steps ? null : new Recipe($key, $node->text('name'), $node->key('hatch'), $node->bool('compost'), $steps, $this->source($node));

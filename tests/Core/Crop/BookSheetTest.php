@@ -14,7 +14,7 @@ use PHPUnit\Framework\TestCase;
 
 final class BookSheetTest extends TestCase
 {
-    private const RECIPES = ['compost-mulch', 'stale-seedbed', 'tarp-shallow-till', 'broadfork-harrow'];
+    private const RECIPES = ['compost-mulch', 'stale-seedbed', 'tarp-shallow-till', 'broadfork-harrow', 'trench', 'mounds'];
 
     /** @return iterable<string, array{list<list<string>>, int, string}> lines after the first, the line at fault, its message */
     public static function brokenRows(): iterable

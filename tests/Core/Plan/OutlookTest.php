@@ -112,7 +112,7 @@ final class OutlookTest extends TestCase
     /** @return array{string, string, bool}|null */
     private static function step(Planting $planting, string $today): ?array
     {
-        $step = NextStep::of($planting, Book::recipes()->get('compost-mulch'), Day::parse($today));
+        $step = NextStep::of($planting, Book::recipes()->get('compost-mulch'), LittleGarden::on($today));
 
         return null === $step ? null : [$step->words, $step->day->iso(), $step->isLate];
     }
