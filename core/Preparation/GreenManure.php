@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Preparation;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Hardiness;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Crop\Spacing;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Nursery\SeedNeed;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Working;
+
+/** A green manure for a gap: what to sow, how thick, when and how to end it so that the next crop can go in, what it leaves. */
+final readonly class GreenManure
+{
+    /** Weeks from ending it to planting, by the time of the year of the planting (common practice, no source). */
+    private const REST_DAYS = ['warm' => 21, 'spring' => 28, 'cold' => 35];
+    /** Shorter than this share of its days it is not worth its seed. */
+    private const LEAST_SHARE = 0.6;
+    /** Nitrogen in the dry matter, and the share of it the next crop finds (common practice, no source). */
+    private const NITROGEN = ['legume' => 0.032, 'other' => 0.018];
+    private const FOUND = 0.5;
+
+    /**
+     * @param Day     $sow      first day it can be sown
+     * @param Day     $end      it is ended on that day at the latest
+     * @param Day     $plant    from then on the bed can be planted
+     * @param Working $seed     grams for the stretch
+     * @param Working $dry      kilograms of dry matter
+     * @param Working $nitrogen grams the next crop finds
+     * @param bool    $byFrost  frost ends it
+     */
+    private function __construct(public Crop $crop, public Day $sow, public Day $end, public Day $plant, public Working $seed, public Working $dry, public Working $nitrogen, public bool $byFrost)
+    {
+    }
+
+    /**
+     * @param Day|null $until last free day; null: nothing is planned after
+     *
+     * @return list<self> what leaves most nitrogen first
+     */
+    public static function forGap(Garden $garden, CropBook $book, Bed $bed, Length $length, Day $from, ?Day $until): array
+    {
+        $found = [];
+        foreach ($book->all() as $crop) {
+            $season = $garden->season($crop, $bed->place);
+            if (Pattern::GreenManure !== $crop->pattern || null === $season) {
+                continue;
+            }
+            $sow = $from->isBefore($garden->today) ? $garden->today : $from;
+            $sow = $season->contains($sow) ? $sow : self::next($season->from->in($sow->year()), $sow, $season->from->in($sow->year() + 1));
+            $days = $crop->timing->daysSown ?? 0;
+            $plant = null === $until ? $sow->plus($days + self::REST_DAYS['warm']) : $until->plus(1);
+            $end = $plant->plus(-self::REST_DAYS[BedSeason::on($plant, $garden->place->latitude)->value]);
+            $full = $sow->plus($days);
+            $end = $full->isBefore($end) ? $full : $end;
+            $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
+            if ($share >= self::LEAST_SHARE) {
+                $found[] = self::of($garden, $bed, $length, $crop, $sow, $end, $plant, $share);
+            }
+        }
+        usort($found, static fn (self $a, self $b): int => [$b->nitrogen->value, $a->sow->number, $a->crop->key] <=> [$a->nitrogen->value, $b->sow->number, $b->crop->key]);
+
+        return $found;
+    }
+
+    private static function next(Day $thisYear, Day $day, Day $nextYear): Day
+    {
+        return $thisYear->isBefore($day) ? $nextYear : $thisYear;
+    }
+
+    private static function of(Garden $garden, Bed $bed, Length $length, Crop $crop, Day $sow, Day $end, Day $plant, float $share): self
+    {
+        $dry = Working::of('Dry matter', $crop->produce->perMetre * 0.1 * $length->metres() * $share, 'kg', 'dry matter a metre x length x share of its days it stands', 'perMetre * metres * share', [
+            Input::of('perMetre', 'dry matter of a full stand, a metre of bed', $crop->produce->perMetre * 0.1, 'kg', $crop->source('yield_per_m')),
+            Input::of('metres', 'length', $length->metres(), 'm', Source::garden('the bed')),
+            Input::of('share', 'share of its days it stands', $share, '', Source::model('its weight grows evenly with its days')),
+        ], Source::practice());
+        $content = self::NITROGEN['Legume' === $crop->family ? 'legume' : 'other'];
+        $frost = $garden->place->firstFrost->in($sow->year());
+
+        return new self($crop, $sow, $end, $plant, SeedNeed::of($crop, Method::Sown, Spacing::inBed($crop->stand, $bed->width, $length))->grams, $dry,
+            Working::of('Nitrogen for the next crop', $dry->value * 1000 * $content * self::FOUND, 'g', 'dry matter x nitrogen in it x share the next crop finds', 'dry * 1000 * content * found', [
+                Input::of('dry', 'dry matter', $dry->value, 'kg', Source::garden('working above')),
+                Input::of('content', 'nitrogen in it', $content, '', Source::practice()),
+                Input::of('found', 'share the next crop finds', self::FOUND, '', Source::practice()),
+            ], Source::practice()),
+            Hardiness::Hardy !== $crop->habits->hardiness && $sow->isBefore($frost) && $frost->plus(45)->isBefore($plant));
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\Visit;
+use App\Garden\Snapshot;
+use App\Record\Meanwhile;
+use App\Shared\Page;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\BedOutlook;
+use JollyFurrow\Plan\FreeBed;
+use JollyFurrow\Plan\FreeBedWay;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\GreenManure;
+use JollyFurrow\Preparation\RecipeBook;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What to do with a bed that is free, or comes free. */
+final class FreeBedController extends Page
+{
+    public function __construct(private readonly Snapshot $snapshot, private readonly Planner $planner, private readonly CropBook $book, private readonly RecipeBook $recipes)
+    {
+    }
+
+    #[Route('/g/{garden}/bed/{bed}/free', name: 'free_bed', methods: ['GET'])]
+    public function free(Request $request, Visit $visit, string $bed): Response
+    {
+        $garden = $this->snapshot->of($visit->gardenId);
+        $found = $this->bed($garden, $bed);
+        $stretches = self::stretches($garden, $found);
+        $free = $stretches[$request->query->getInt('stretch')] ?? $stretches[0];
+
+        return $this->page($request, 'plan/free_bed.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'bed' => $found,
+            'crops' => $this->book,
+            'stretches' => $stretches,
+            'free' => $free,
+            'ways' => $this->ways($garden, $found, $free),
+            'manures' => GreenManure::forGap($garden, $this->book, $found, $free->stretch->length(), $free->from, $free->until),
+        ], 'free');
+    }
+
+    #[Route('/g/{garden}/bed/{bed}/free', name: 'free_bed_plan', methods: ['POST'])]
+    public function plan(Request $request, Visit $visit, string $bed, PlantingChanges $changes): Response
+    {
+        $found = $this->bed($this->snapshot->of($visit->gardenId), $bed);
+        [$crop, $method, $sow, $from] = array_map($request->request->getString(...), ['crop', 'method', 'sow', 'from']);
+        try {
+            $kept = $changes->keep($visit->gardenId, $visit->accountId, [], function (Garden $garden) use ($found, $crop, $method, $sow, $from): Replacement {
+                foreach (self::stretches($garden, $found) as $free) {
+                    foreach ((string) $free->stretch->from === $from ? $this->ways($garden, $found, $free) : [] as $way) {
+                        if ($way->crop->key === $crop && $way->method->value === $method && $way->sow->iso() === $sow) {
+                            $planting = $way->planting($free->stretch, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings)));
+
+                            return new Replacement([], [$planting], \sprintf('%s on bed %s, sown %s', $way->crop->name, $found->name, Expected::day($way->sow)));
+                        }
+                    }
+                }
+                throw Meanwhile::notPossible('The bed is no longer free for it as it was; look again.');
+            });
+        } catch (Meanwhile $meanwhile) {
+            $this->addFlash('trouble', $meanwhile->getMessage());
+
+            return $this->seeOther('free_bed', ['garden' => $visit->gardenId, 'bed' => $bed]);
+        }
+
+        return $this->kept($visit, $kept->words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $bed]));
+    }
+
+    private function bed(Garden $garden, string $bed): Bed
+    {
+        return $garden->bedsByName()[$bed] ?? throw $this->createNotFoundException('There is no such bed.');
+    }
+
+    /** @return list<FreeBedWay> */
+    private function ways(Garden $garden, Bed $bed, BedOutlook $free): array
+    {
+        return (new FreeBed($garden, $this->book, $this->recipes, $this->planner->asItStands($garden)->shortages))->ways($free, $bed->place);
+    }
+
+    /** @return non-empty-list<BedOutlook> the soonest free first */
+    private static function stretches(Garden $garden, Bed $bed): array
+    {
+        $stretches = BedOutlook::of($bed, $garden->plantings, $garden->today);
+        usort($stretches, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->from - $a->stretch->to] <=> [$b->from->number, $b->stretch->from - $b->stretch->to]);
+        \assert([] !== $stretches);
+
+        return $stretches;
+    }
+}
