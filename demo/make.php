@@ -169,7 +169,7 @@ foreach ($rows as [$key, $name, $unit, $price, $parts, $quantities, $first, $las
 usort($promises, static fn (Promise $a, Promise $b): int => [$a->day->number, $a->outlet, $a->product] <=> [$b->day->number, $b->outlet, $b->product]);
 
 $usual = Settings::usual();
-$settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...), $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth, $usual->nitrogenRate, $usual->fertiliserNitrogen);
+$settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...), $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth, $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250_000, 'row-cover' => 200_000, 'hoops' => 100_000]);
 // A maritime-continental year with a July mean of 19 degrees C, made up like the rest.
 $climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3, 15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9);
 // Covers that go on every year, and what the garden knows better than the book.

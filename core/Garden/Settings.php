@@ -20,6 +20,7 @@ final readonly class Settings
      * @param non-empty-list<Weekday> $sowingDays
      * @param array<string, float>    $rent       cents per bed metre and week, by place type
      * @param array<string, int>      $rotation   years between crops of one family, by place type; 0: none
+     * @param array<string, int>      $kit        millimetres of bed it is enough for, by Kit; not named: not counted
      */
     public function __construct(
         public Units $units,
@@ -34,6 +35,7 @@ final readonly class Settings
         public Length $compostDepth,
         public float $nitrogenRate,
         public float $fertiliserNitrogen,
+        public array $kit = [],
     ) {
     }
 

@@ -44,6 +44,7 @@ final readonly class FieldWork
             $rest = $restStays ? [$other] : [];
         }
         $part = match ($note->what) {
+            Happening::Begun => $part,
             Happening::Sown => $this->byHand->sowOn($garden, $part, $note->day)->but(standing: Method::Sown === $part->method ? Standing::Growing : Standing::InNursery),
             Happening::Planted => $this->byHand->intoGroundOn($garden, $part, $note->day)->but(standing: Standing::Growing),
             Happening::Emerged => $this->emerged($garden, $part, $note)->but(stand: $note->share ?? 1.0),
@@ -67,8 +68,8 @@ final readonly class FieldWork
     public static function possible(Planting $planting): array
     {
         return match ($planting->standing) {
-            Standing::Planned => Method::Sown === $planting->method ? [Happening::Sown] : [Happening::Sown, Happening::Planted],
-            Standing::InNursery => [Happening::Planted, Happening::Emerged, Happening::Lost],
+            Standing::Planned => Method::Sown === $planting->method ? [Happening::Sown, Happening::Begun] : [Happening::Sown, Happening::Planted, Happening::Begun],
+            Standing::InNursery => [Happening::Planted, Happening::Begun, Happening::Emerged, Happening::Lost],
             Standing::Growing => [Happening::Emerged, Happening::Seen, Happening::Picked, Happening::Finished, Happening::Lost],
             Standing::Cleared => [],
         };
@@ -83,7 +84,7 @@ final readonly class FieldWork
             throw CannotBeDone::outOfOrder('day', 'This day is still to come. Write the day it happened.');
         }
         $begun = Standing::Planned === $planting->standing ? null : (Standing::InNursery === $planting->standing ? $planting->sow : $planting->ground);
-        if (null !== $begun && $note->day->isBefore($begun)) {
+        if (null !== $begun && Happening::Begun !== $note->what && $note->day->isBefore($begun)) {
             throw CannotBeDone::outOfOrder('day', \sprintf('That was before %s, the day it was %s.', $begun->iso(), Standing::InNursery === $planting->standing ? 'sown' : 'put into the ground'));
         }
         if (null !== $note->length && $note->length->millimetres > $planting->length()->millimetres && !\in_array($note->what, [Happening::Sown, Happening::Planted], true)) {

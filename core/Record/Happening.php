@@ -7,6 +7,7 @@ namespace JollyFurrow\Record;
 /** What can be noted of a planting, from the bed. */
 enum Happening: string
 {
+    case Begun = 'begun';
     case Sown = 'sown';
     case Planted = 'planted';
     case Emerged = 'emerged';
@@ -19,6 +20,7 @@ enum Happening: string
     public function button(): string
     {
         return match ($this) {
+            self::Begun => 'Bed begun',
             self::Sown => 'Sown',
             self::Planted => 'Planted',
             self::Emerged => 'Come up',
@@ -32,6 +34,7 @@ enum Happening: string
     public function words(): string
     {
         return match ($this) {
+            self::Begun => 'work on the bed begun',
             self::Sown => 'sown',
             self::Planted => 'planted out',
             self::Emerged => 'come up',

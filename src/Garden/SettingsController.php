@@ -14,7 +14,9 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Weekday;
@@ -79,7 +81,21 @@ final class SettingsController extends Page
             $entry->length('compost_depth', $garden->settings->units->shortUnit(), 0, 0.3),
             $entry->float('nitrogen_rate', 0, 40),
             $entry->float('fertiliser_nitrogen', 0.1, 100),
+            self::kit($entry, $garden),
         );
+    }
+
+    /** @return array<string, int> */
+    private static function kit(Entry $entry, Garden $garden): array
+    {
+        $kit = [];
+        foreach (Kit::cases() as $one) {
+            if ('' !== $entry->raw('kit_'.$one->value)) {
+                $kit[$one->value] = $entry->length('kit_'.$one->value, $garden->settings->units->longUnit(), 0, 100_000)->millimetres;
+            }
+        }
+
+        return $kit;
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, RecipeBook $recipes, Entry $entry): Response
@@ -91,6 +107,8 @@ final class SettingsController extends Page
             'entry' => $entry,
             'weekdays' => Weekday::cases(),
             'places' => PlaceType::cases(),
+            'kits' => Kit::cases(),
+            'kit' => array_map(static fn (int $mm): string => $garden->settings->units->long(Length::fromMillimetres($mm)), $garden->settings->kit),
             'rents' => array_map(static fn (float|int $cents): string => number_format($cents / 100, 2, '.', ''), $garden->settings->rent),
             'wage' => number_format($garden->settings->wage / 100, 2, '.', ''),
         ], 'settings', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);

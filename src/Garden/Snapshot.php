@@ -107,7 +107,7 @@ final readonly class Snapshot
         $rent = $row->numbers('rent');
         $rotation = array_map(intval(...), $row->numbers('rotation'));
 
-        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'));
+        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'), array_map(intval(...), $row->numbers('kit')));
     }
 
     /** @return list<Bed> */

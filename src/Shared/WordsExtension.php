@@ -54,6 +54,13 @@ final class WordsExtension
         return Units::number(100 * $share, 0).' %';
     }
 
+    /** Metres of bed, whole: "125 m", "410 ft" */
+    #[AsTwigFilter('round_metres')]
+    public function roundMetres(float|int $metres, Units $units): string
+    {
+        return Units::Metric === $units ? Units::number((float) $metres, 0).' m' : Units::number(Length::fromMetres(max(0.0, (float) $metres))->feet(), 0).' ft';
+    }
+
     /** A place along a bed, in millimetres from its head: "12.5 m" */
     #[AsTwigFilter('along')]
     public function along(int $millimetres, Units $units): string

@@ -52,6 +52,9 @@ class GardenRecord extends GardenRow
     private float $nitrogenRate;
     #[ORM\Column]
     private float $fertiliserNitrogen;
+    /** @var array<string, int> */
+    #[ORM\Column(type: 'json')]
+    private array $kit;
 
     public function __construct(
         string $gardenId,
@@ -98,5 +101,6 @@ class GardenRecord extends GardenRow
         $this->compostDepth = $settings->compostDepth->millimetres;
         $this->nitrogenRate = $settings->nitrogenRate;
         $this->fertiliserNitrogen = $settings->fertiliserNitrogen;
+        $this->kit = $settings->kit;
     }
 }

@@ -16,6 +16,7 @@ use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Weekday;
 
@@ -149,7 +150,21 @@ final readonly class GardenReader
             Length::fromMillimetres($node->int('compost_depth_mm', 0, 300)),
             $node->float('nitrogen_rate_g_m2', 0, 40),
             $node->float('fertiliser_nitrogen_percent', 0.1, 100),
+            $node->has('kit_mm') ? self::kit($node->object('kit_mm')) : [],
         );
+    }
+
+    /** @return array<string, int> */
+    private static function kit(Node $node): array
+    {
+        $kit = [];
+        foreach (Kit::cases() as $one) {
+            if ($node->has($one->value)) {
+                $kit[$one->value] = $node->int($one->value, 0, 100_000_000);
+            }
+        }
+
+        return $kit;
     }
 
     /**

@@ -73,6 +73,7 @@ final class GardenWriter
             'compost_depth_mm' => $s->compostDepth->millimetres,
             'nitrogen_rate_g_m2' => $s->nitrogenRate,
             'fertiliser_nitrogen_percent' => $s->fertiliserNitrogen,
+            ...([] === $s->kit ? [] : ['kit_mm' => $s->kit]),
         ];
     }
 

@@ -95,16 +95,12 @@ final class FreeBedTest extends TestCase
     /** Common practice: rye and vetch over winter, quick ones in summer, three weeks and more from ending to planting. */
     public function testGreenManuresByTheGap(): void
     {
-        $garden = LittleGarden::timed('2026-09-10');
-        $gap = static fn (string $from, ?string $until): array => GreenManure::forGap($garden, Book::crops(), $garden->beds[0], Length::fromMetres(20), Day::parse($from), null === $until ? null : Day::parse($until));
-        $keys = static fn (array $found): array => array_map(static fn (GreenManure $g): string => $g->crop->key, $found);
-
-        self::assertContains('rye', $keys($gap('2026-09-12', '2027-05-19')));
-        self::assertContains('vetch', $keys($gap('2026-09-12', '2027-05-19')));
-        self::assertNotContains('buckwheat', $keys($gap('2026-09-12', '2027-03-01')));
-        self::assertContains('buckwheat', $keys($gap('2027-06-01', '2027-08-20')));
-        self::assertSame([], $gap('2026-09-12', '2026-10-01'));
-        foreach ($gap('2026-09-12', '2027-05-19') as $one) {
+        self::assertContains('rye', self::manures('2026-09-12', '2027-05-19'));
+        self::assertContains('vetch', self::manures('2026-09-12', '2027-05-19'));
+        self::assertNotContains('buckwheat', self::manures('2026-09-12', '2027-03-01'));
+        self::assertContains('buckwheat', self::manures('2027-06-01', '2027-08-20'));
+        self::assertSame([], self::gap('2026-09-12', '2026-10-01'));
+        foreach (self::gap('2026-09-12', '2027-05-19') as $one) {
             self::assertGreaterThanOrEqual(21, $one->plant->since($one->end));
             self::assertTrue($one->sow->isBefore($one->end));
             self::assertEqualsWithDelta($one->dry->value * ('Legume' === $one->crop->family ? 16.0 : 9.0), $one->nitrogen->value, 1e-6);
@@ -120,5 +116,19 @@ final class FreeBedTest extends TestCase
         $moved = $hand->sowOn(LittleGarden::on('2026-01-05'), $radish, Day::parse('2026-03-01'));
 
         self::assertSame([5, 20], [$radish->ground->since($radish->bedStart), $moved->ground->since($moved->bedStart)]);
+    }
+
+    /** @return list<GreenManure> */
+    private static function gap(string $from, string $until): array
+    {
+        $garden = LittleGarden::timed('2026-09-10');
+
+        return GreenManure::forGap($garden, Book::crops(), $garden->beds[0], Length::fromMetres(20), Day::parse($from), Day::parse($until));
+    }
+
+    /** @return list<string> keys */
+    private static function manures(string $from, string $until): array
+    {
+        return array_map(static fn (GreenManure $g): string => $g->crop->key, self::gap($from, $until));
     }
 }

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Preparation\Command;
+
+use App\Crop\GardenBooks;
+use App\Garden\File\GardenFileArgument;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Plan\LateBed;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\DatedStep;
+use JollyFurrow\Preparation\KitNeed;
+use JollyFurrow\Preparation\Leads;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('beds', 'Prints the preparation of every planting of a garden file, with days and hours, compost, and kit by week, as JSON. Exit code 0: done; 1: some beds are late or kit is short; 2: the file cannot be used.')]
+final class BedsCommand extends Command
+{
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('file', InputArgument::REQUIRED, 'A garden file (docs/garden-file.md), or - for standard input');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $garden = $this->file->read($input, $output);
+        if (null === $garden) {
+            return Command::INVALID;
+        }
+        $leads = new Leads($garden);
+        $ahead = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->ground->isBefore($garden->today)));
+        $late = LateBed::all($garden, $this->books->with($garden->own), $this->recipes);
+        $kit = $this->kit($garden);
+        $output->writeln(json_encode([
+            'garden' => $garden->name,
+            'today' => $garden->today->iso(),
+            'plantings' => array_map(fn (Planting $p): array => $this->planting($garden, $leads, $p), $ahead),
+            'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days, 'quicker' => $l->by?->key, 'later' => $l->later?->ground->iso()], $late),
+            'kit' => $kit,
+        ], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $short = array_filter($kit, static fn (array $one): bool => $one['short'] > 0);
+        $this->file->complain($output, \sprintf('%d plantings ahead, %d beds late, %d kinds of kit short.', \count($ahead), \count($late), \count($short)));
+
+        return [] === $late && [] === $short ? Command::SUCCESS : Command::FAILURE;
+    }
+
+    /** @return array<string, mixed> */
+    private function planting(Garden $garden, Leads $leads, Planting $planting): array
+    {
+        $recipe = $this->recipes->get($planting->recipe);
+        $beds = $garden->bedsByName();
+        $litres = array_sum(array_map(static fn ($piece): float => ($piece->to - $piece->from) / 1000 * $beds[$piece->bed]->width->metres() * $garden->settings->compostDepth->metres() * 1000 * $piece->widthShare, $planting->pieces));
+
+        return [
+            'planting' => $planting->key,
+            'beds' => array_map(static fn ($piece): string => $piece->bed, $planting->pieces),
+            'length_mm' => $planting->length()->millimetres,
+            'recipe' => $recipe->key,
+            'bed_start' => $planting->bedStart->iso(),
+            'ground' => $planting->ground->iso(),
+            'steps' => array_map(static fn (DatedStep $s): array => ['day' => $s->day->iso(), 'name' => $s->step->name, 'hours' => round($s->hours->value, 2), 'tool' => $s->step->tool, 'condition' => $s->step->condition, 'caution' => $s->step->caution], $leads->dated($recipe, $planting->ground, Length::fromMillimetres($planting->length()->millimetres))),
+            'compost_litres' => $recipe->spreadsCompost ? round($litres) : 0.0,
+        ];
+    }
+
+    /** @return list<array{kit: string, have_metres: float|null, short: int, weeks: array<string, float>}> short: weeks */
+    private function kit(Garden $garden): array
+    {
+        $rows = [];
+        foreach (KitNeed::byWeek($garden, $this->recipes) as $kit => $weeks) {
+            $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / 1000 : null;
+            $rows[] = ['kit' => $kit, 'have_metres' => $have, 'short' => null === $have ? 0 : \count(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01)), 'weeks' => array_combine(array_map(static fn (int $monday): string => Day::of($monday)->iso(), array_keys($weeks)), array_values($weeks))];
+        }
+
+        return $rows;
+    }
+}
