@@ -30,7 +30,7 @@ final class KitNeed
             $need[$kit] = array_fill_keys(range($monday, $monday + 7 * (self::WEEKS - 1), 7), 0.0);
             foreach ($days as $day => $beds) {
                 $week = $day - ($day - $monday) % 7;
-                $need[$kit][$week] = max($need[$kit][$week] ?? 0.0, array_sum(array_map(self::covered(...), $beds)) / 1000);
+                $need[$kit][$week] = max($need[$kit][$week] ?? 0.0, array_sum(array_map(self::covered(...), $beds)) / 1000.0);
             }
         }
 

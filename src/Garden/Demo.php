@@ -11,6 +11,7 @@ use App\Climate\SimulatedStation;
 use App\Garden\File\GardenReader;
 use App\Plan\DrawUp;
 use App\Plan\Entity\PlantingRecord;
+use App\Plan\PlantingKeeper;
 use App\Record\ChangeLog;
 use App\Shared\Today;
 use Doctrine\ORM\EntityManagerInterface;
@@ -18,6 +19,8 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\Happening;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
@@ -40,6 +43,7 @@ final readonly class Demo
         private SeasonShift $shift,
         private ClimateKeeper $readings,
         private SimulatedStation $station,
+        private PlantingKeeper $plantings,
     ) {
     }
 
@@ -71,6 +75,21 @@ final readonly class Demo
                 $this->entities->getRepository(PlantingRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $planting->key])?->comeTo($standing);
             }
         }
+        $this->plantings->note($gardenId, array_map(static fn (Planting $p): FieldNote => new FieldNote($p->key, Happening::Begun, $p->bedStart, null, null, null, '', null), $this->bedsBegun($garden)));
+    }
+
+    /**
+     * Beds being made ready today, but for the one that is next of all to be planted after tomorrow: nobody came to it.
+     *
+     * @return list<Planting>
+     */
+    private function bedsBegun(Garden $garden): array
+    {
+        $today = $this->today->day();
+        $open = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->bedStart->isBefore($today) && !$p->ground->isBefore($today)));
+        usort($open, static fn (Planting $a, Planting $b): int => [$b->ground->isBefore($today->plus(2)) ? 0 : 1, $a->ground->number, $a->key] <=> [$a->ground->isBefore($today->plus(2)) ? 0 : 1, $b->ground->number, $b->key]);
+
+        return \array_slice($open, 1);
     }
 
     private function standingOn(Planting $planting): Standing

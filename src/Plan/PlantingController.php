@@ -7,6 +7,7 @@ namespace App\Plan;
 use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Shared\Page;
+use App\Work\CareFile;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Stretch;
@@ -16,6 +17,7 @@ use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Work\CareCalendar;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -23,7 +25,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class PlantingController extends Page
 {
     #[Route('/g/{garden}/planting/{planting}', name: 'planting', methods: ['GET'])]
-    public function show(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, RecipeBook $recipes): Response
+    public function show(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, RecipeBook $recipes, CareFile $care): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden) ?? throw $this->createNotFoundException('There is no such planting.');
@@ -38,6 +40,7 @@ final class PlantingController extends Page
             'notes' => array_values(array_filter($stand->garden->notes, static fn (FieldNote $n): bool => $n->planting === $found->key)),
             'crop' => $crop,
             'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key, array_map(static fn (Stretch $s): string => $s->bed, $found->pieces)) ? CoverCare::of($stand->garden, $found, $crop, $p) : null, $stand->garden->protections))),
+            'tending' => (new CareCalendar($stand->garden, $book, $care->load()))->of($found),
             'recipe' => $recipes->get($found->recipe),
             'steps' => (new Leads($stand->garden))->dated($recipes->get($found->recipe), $found->ground, $found->length()),
             'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),

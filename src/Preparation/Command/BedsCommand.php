@@ -6,6 +6,7 @@ namespace App\Preparation\Command;
 
 use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
+use App\Work\CareFile;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\LateBed;
@@ -15,16 +16,18 @@ use JollyFurrow\Preparation\KitNeed;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Work\CareCalendar;
+use JollyFurrow\Work\CareStep;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('beds', 'Prints the preparation of every planting of a garden file, with days and hours, compost, and kit by week, as JSON. Exit code 0: done; 1: some beds are late or kit is short; 2: the file cannot be used.')]
+#[AsCommand('beds', 'Prints the preparation and care of every planting of a garden file, with days and hours, compost, and kit by week, as JSON. Exit code 0: done; 1: some beds are late or kit is short; 2: the file cannot be used.')]
 final class BedsCommand extends Command
 {
-    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes, private readonly CareFile $care)
     {
         parent::__construct();
     }
@@ -42,12 +45,16 @@ final class BedsCommand extends Command
         }
         $leads = new Leads($garden);
         $ahead = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->ground->isBefore($garden->today)));
-        $late = LateBed::all($garden, $this->books->with($garden->own), $this->recipes);
+        $book = $this->books->with($garden->own);
+        $late = LateBed::all($garden, $book, $this->recipes);
+        $care = new CareCalendar($garden, $book, $this->care->load());
+        $standing = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->isOver($garden->today)));
         $kit = $this->kit($garden);
         $output->writeln(json_encode([
             'garden' => $garden->name,
             'today' => $garden->today->iso(),
             'plantings' => array_map(fn (Planting $p): array => $this->planting($garden, $leads, $p), $ahead),
+            'care' => array_map(static fn (Planting $p): array => ['planting' => $p->key, 'beds' => array_map(static fn ($piece): string => $piece->bed, $p->pieces), 'steps' => array_map(static fn (CareStep $s): array => ['day' => $s->day->iso(), 'name' => $s->name, 'hours' => round($s->hours, 2), 'tool' => $s->tool], $care->of($p))], $standing),
             'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days, 'quicker' => $l->by?->key, 'later' => $l->later?->ground->iso()], $late),
             'kit' => $kit,
         ], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);

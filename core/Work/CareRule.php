@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Work;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Working\Source;
+
+/** One kind of care: whom it is for, from when, how often, how long it takes. */
+final readonly class CareRule
+{
+    /**
+     * @param int|null     $after    days after the point it is counted from; null: a share of the way to the first harvest
+     * @param int|null     $every    again every so many days; null: once
+     * @param float        $until    share of the way to the first harvest after which it is not done again
+     * @param list<string> $crops    items; none: all
+     * @param list<string> $patterns none: all
+     * @param list<string> $methods  none: both
+     * @param list<string> $not      patterns it is not for
+     * @param int          $slow     only where it takes so many days to come up
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public CarePoint $from,
+        public ?int $after,
+        public float $share,
+        public ?int $every,
+        public float $until,
+        public array $crops,
+        public array $patterns,
+        public array $methods,
+        public array $not,
+        public int $slow,
+        public float $hoursPer100Metres,
+        public string $tool,
+        public Source $source,
+    ) {
+    }
+
+    public function isFor(Crop $crop, Method $method): bool
+    {
+        return ([] === $this->crops || \in_array($crop->item(), $this->crops, true))
+            && ([] === $this->patterns || \in_array($crop->pattern->value, $this->patterns, true))
+            && ([] === $this->methods || \in_array($method->value, $this->methods, true))
+            && !\in_array($crop->pattern->value, $this->not, true);
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Work;
+
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Time\Day;
+
+/** A piece of care for one planting, on its day, with its hours. */
+final readonly class CareStep
+{
+    public function __construct(public Planting $planting, public string $name, public Day $day, public float $hours, public string $tool)
+    {
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work;
+
+use App\Account\Visit;
+use App\Garden\Snapshot;
+use App\Shared\Page;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Preparation\Leads;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Work\CareCalendar;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Making beds ready and caring for crops, two weeks of it by day and block. */
+final class CareController extends Page
+{
+    private const DAYS = 14;
+
+    #[Route('/g/{garden}/care', name: 'care', methods: ['GET'])]
+    public function care(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, CareFile $care): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $from = $garden->today->plus(self::DAYS * max(-1, min(26, $request->query->getInt('on'))));
+        $until = $from->plus(self::DAYS - 1);
+        $jobs = [];
+        foreach ((new CareCalendar($garden, $book, $care->load()))->between($from, $until) as $step) {
+            $jobs[] = self::job($garden, $step->planting, $step->day, $step->name, $step->hours, $step->tool, '');
+        }
+
+        return $this->page($request, 'work/care.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'crops' => $book,
+            'ids' => $snapshot->plantingIds($visit->gardenId),
+            'days' => self::byDay([...$jobs, ...self::preparation($garden, $recipes, $from, $until)]),
+            'from' => $from,
+            'until' => $until,
+            'before' => $request->query->getInt('on') > -1 ? $request->query->getInt('on') - 1 : null,
+            'next' => $request->query->getInt('on') + 1,
+        ], 'care');
+    }
+
+    /** @return list<array{planting: Planting, block: string, day: int, name: string, hours: float, tool: string, caution: string}> */
+    private static function preparation(Garden $garden, RecipeBook $recipes, Day $from, Day $until): array
+    {
+        $leads = new Leads($garden);
+        $jobs = [];
+        foreach ($garden->plantings as $planting) {
+            if (!\in_array($planting->standing, [Standing::Planned, Standing::InNursery], true) || !$recipes->has($planting->recipe)) {
+                continue;
+            }
+            foreach ($leads->dated($recipes->get($planting->recipe), $planting->ground, $planting->length()) as $step) {
+                if (!$step->day->isBefore($from) && !$until->isBefore($step->day)) {
+                    $jobs[] = self::job($garden, $planting, $step->day, $step->step->name, $step->hours->value, $step->step->tool, $step->step->caution);
+                }
+            }
+        }
+
+        return $jobs;
+    }
+
+    /** @return array{planting: Planting, block: string, day: int, name: string, hours: float, tool: string, caution: string} */
+    private static function job(Garden $garden, Planting $planting, Day $day, string $name, float $hours, string $tool, string $caution): array
+    {
+        return ['planting' => $planting, 'block' => $garden->bedsByName()[$planting->pieces[0]->bed]->block, 'day' => $day->number, 'name' => $name, 'hours' => $hours, 'tool' => $tool, 'caution' => $caution];
+    }
+
+    /**
+     * One job a block and day: the same work on several beds is one line.
+     *
+     * @param list<array{planting: Planting, block: string, day: int, name: string, hours: float, tool: string, caution: string}> $jobs
+     *
+     * @return array<int, array{hours: float, jobs: list<array{block: string, name: string, tool: string, caution: string, hours: float, plantings: list<Planting>}>}>
+     */
+    private static function byDay(array $jobs): array
+    {
+        usort($jobs, static fn (array $a, array $b): int => [$a['day'], $a['block'], $a['name'], $a['planting']->pieces[0]->bed] <=> [$b['day'], $b['block'], $b['name'], $b['planting']->pieces[0]->bed]);
+        $days = [];
+        foreach ($jobs as $job) {
+            $key = $job['block'].'/'.$job['name'];
+            $days[$job['day']][$key] ??= ['block' => $job['block'], 'name' => $job['name'], 'tool' => $job['tool'], 'caution' => $job['caution'], 'hours' => 0.0, 'plantings' => []];
+            $days[$job['day']][$key]['hours'] += $job['hours'];
+            $days[$job['day']][$key]['plantings'][] = $job['planting'];
+        }
+
+        return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')), 'jobs' => array_values($day)], $days);
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Work;
+
+use App\Garden\File\UnusableFile;
+use App\Tests\Support\AppCase;
+use App\Work\CareFile;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Plan\Candidates;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Work\CareCalendar;
+use JollyFurrow\Work\CareStep;
+use PHPUnit\Framework\Attributes\TestWith;
+
+final class CareTest extends AppCase
+{
+    private const SHIPPED = __DIR__.'/../../../data/care.yaml';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->garden = $this->keep((string) file_get_contents(__DIR__.'/../../../demo/garden.json'));
+    }
+
+    /** Common practice: the blind pass just before it is up, weeds about every ten days to two weeks until the crop closes. */
+    public function testASowingIsCaredForByItsTrueStages(): void
+    {
+        $carrot = $this->planted('carrot', Method::Sown, '2026-05-12');
+        $up = $this->up($carrot);
+        $steps = $this->care($carrot);
+        $of = static fn (string $name): array => array_values(array_map(static fn (CareStep $s): int => $s->day->number, array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, $name))));
+
+        self::assertSame([$up - 2], $of('Blind pass'));
+        $weeds = $of('Weed pass');
+        self::assertGreaterThanOrEqual(3, \count($weeds));
+        self::assertSame($up + 10, $weeds[0]);
+        foreach (\array_slice($weeds, 1) as $i => $day) {
+            self::assertTrue($day - $weeds[$i] >= 10 && $day - $weeds[$i] <= 14);
+        }
+        self::assertLessThan($carrot->ready->number - 14, end($weeds), 'it has closed by then');
+        self::assertEqualsWithDelta(1.5 * 10 / 100, array_values(array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, 'Weed')))[0]->hours, 1e-9);
+    }
+
+    #[TestWith(['lettuce-leaf', 'sown', '2026-05-12', 'Rake after the cut', 1])]
+    #[TestWith(['potato-storage', 'sown', '2026-04-28', 'Draw up the hills', 2])]
+    #[TestWith(['potato-early', 'sown', '2026-04-28', 'Draw up the hills', 1])]
+    #[TestWith(['lettuce-head', 'transplanted', '2026-04-14', 'Blind pass', 0])]
+    #[TestWith(['radish', 'sown', '2026-07-14', 'Blind pass', 0])]
+    #[TestWith(['pea', 'sown', '2026-03-24', 'Put up supports', 1])]
+    #[TestWith(['beet', 'sown', '2026-05-12', 'Thin to the stand', 1])]
+    #[TestWith(['leek', 'transplanted', '2026-03-24', 'Draw earth', 1])]
+    public function testWhatACropAsksForAndHowOften(string $key, string $method, string $sow, string $name, int $times): void
+    {
+        $steps = array_filter($this->care($this->planted($key, Method::from($method), $sow)), static fn (CareStep $s): bool => str_starts_with($s->name, $name));
+
+        self::assertCount($times, $steps);
+    }
+
+    /** Never before it stands, never after its bed is cleared; an emergence that was noted moves what comes after. */
+    public function testCareLiesWhileTheCropStands(): void
+    {
+        foreach (['carrot', 'tomato', 'bean-bush', 'kale', 'squash-summer', 'spinach'] as $key) {
+            $crop = $this->service(CropBook::class)->get($key);
+            $place = $crop->places()[0] ?? PlaceType::Field;
+            $method = $crop->methods()[0] ?? Method::Sown;
+            $planting = $this->planted($key, $method, $this->snapshot()->season($crop, $place)?->from->in(2026)->plus(20)->plus(Method::Sown === $method ? 0 : -$crop->timing->nurseryDays)->iso() ?? '2026-05-20', $place);
+            foreach ($this->care($planting) as $step) {
+                self::assertFalse($step->day->isBefore($planting->ground), $key.' '.$step->name);
+                self::assertFalse($planting->clear->isBefore($step->day), $key.' '.$step->name);
+            }
+        }
+    }
+
+    public function testTheNextTwoWeeksByDayAndBlock(): void
+    {
+        $this->post($this->path('/forward'), ['crop' => 'carrot', 'where' => 'block:B', 'method' => '', 'every' => '1', 'size' => 'quarter', 'length' => '', 'from' => '2026-04-14', 'until' => '2026-04-15']);
+        $page = $this->browser->request('GET', $this->path('/care?on=1'));
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('Loosen and spread compost', $this->text());
+        self::assertStringContainsString('Lift with the legs', $this->text());
+        self::assertGreaterThan(0, $page->filter('section table')->count());
+        $this->browser->request('GET', $this->path('/care?on=-9'));
+        self::assertResponseIsSuccessful();
+    }
+
+    public function testABrokenRuleOfCareIsToldAtItsField(): void
+    {
+        self::assertNotSame([], (new CareFile(self::SHIPPED))->load($this->service(CropBook::class)));
+        foreach (['{ name: X, after: 2, hours: 1.0, tool: wand, source: practice }' => 'x.tool', '{ name: X, hours: 1.0, tool: hoe, source: practice }' => 'x.after', '{ name: X, after: 2, crops: [moonfruit], hours: 1.0, tool: hoe, source: practice }' => 'x.crops', '{ name: X, after: 2, hours: -1.0, tool: hoe, source: practice }' => 'x.hours', '{ name: X, after: 2, every: 0, hours: 1.0, tool: hoe, source: practice }' => 'x.every'] as $rule => $at) {
+            $file = (string) tempnam(sys_get_temp_dir(), 'care');
+            file_put_contents($file, 'x: '.$rule);
+            try {
+                (new CareFile($file))->load($this->service(CropBook::class));
+                self::fail($at);
+            } catch (UnusableFile $bad) {
+                self::assertSame($at, $bad->faults[0]['path']);
+            }
+        }
+    }
+
+    private function planted(string $key, Method $method, string $sow, PlaceType $place = PlaceType::Field): Planting
+    {
+        $way = (new Candidates($this->snapshot(), $this->service(RecipeBook::class)))->sownOn($this->service(CropBook::class)->get($key), Day::parse($sow), $place, $method);
+        self::assertNotNull($way, $key);
+
+        return new Planting($key.'@'.$sow.'#9', $key, $method, $place, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [Stretch::of(PlaceType::Field === $place ? 'A1' : 'T1-1', 0, 10_000)], Standing::Planned, false);
+    }
+
+    /** @return list<CareStep> */
+    private function care(Planting $planting): array
+    {
+        return (new CareCalendar($this->snapshot(), $this->service(CropBook::class), (new CareFile(self::SHIPPED))->load()))->of($planting);
+    }
+
+    private function up(Planting $planting): int
+    {
+        return $this->snapshot()->timing()?->of($this->service(CropBook::class)->get($planting->item), \JollyFurrow\Climate\Cover::None)->emerges($planting->ground->number) ?? 0;
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Preparation;
+
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\Protection;
+use JollyFurrow\Climate\Purpose;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\Dates;
+use JollyFurrow\Plan\LateBed;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
+use JollyFurrow\Preparation\BedsAhead;
+use JollyFurrow\Preparation\BedWeek;
+use JollyFurrow\Preparation\DatedStep;
+use JollyFurrow\Preparation\Kit;
+use JollyFurrow\Preparation\KitNeed;
+use JollyFurrow\Preparation\Leads;
+use JollyFurrow\Preparation\RainQuestion;
+use JollyFurrow\Preparation\Recipe;
+use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Preparation\Step;
+use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Record\Happening;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\RandomGarden;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
+use JollyFurrow\Working\Source;
+use PHPUnit\Framework\TestCase;
+
+final class BedsAheadTest extends TestCase
+{
+    private static function recipes(int $lead = 5): RecipeBook
+    {
+        $tarp = [new Step('Lay', 35, 1.0, 'tarp', '', '', lays: Kit::Tarp), new Step('Lift', 3, 1.0, 'tarp', '', '', lifts: Kit::Tarp)];
+
+        return RecipeBook::of([
+            new Recipe('compost-mulch', 'Mulch', 'mulch', true, [new Step('Clear', $lead, 2.0, 'hoe', '', ''), new Step('Rake', 1, 4.0, 'rake', '', '')], Source::practice()),
+            new Recipe('tarp-shallow-till', 'Tarp', 'tarp', true, $tarp, Source::practice()),
+            new Recipe('broadfork-harrow', 'Fork', 'fork', true, [new Step('Fork', $lead + 4, 5.0, 'broadfork', '', ''), new Step('Harrow', 2, 1.0, 'power harrow', '', '', needsDry: true)], Source::practice()),
+            new Recipe('stale-seedbed', 'Stale', 'stale', true, [new Step('Rake fine', $lead + 9, 2.0, 'rake', '', '')], Source::practice()),
+            new Recipe('fast-turn', 'Fast', 'turn', true, [new Step('Pull', 2, 3.0, 'sickle', '', '')], Source::practice()),
+        ]);
+    }
+
+    /** Steps in order, all inside the time the bed is taken, whatever the crop, place and time of the year. */
+    public function testEveryStepOfAPlanLiesInTheBedsOwnTime(): void
+    {
+        $checked = 0;
+        foreach (range(1, 12) as $seed) {
+            $garden = RandomGarden::of($seed);
+            $leads = new Leads($garden);
+            foreach ((new Planner(Book::crops(), Book::recipes()))->draw($garden)->new as $planting) {
+                $days = array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated(Book::recipes()->get($planting->recipe), $planting->ground, $planting->length()));
+                $sorted = $days;
+                sort($sorted);
+                self::assertSame($sorted, $days);
+                self::assertSame($planting->bedStart->number, $days[0], $planting->key);
+                self::assertLessThanOrEqual($planting->ground->number, end($days));
+                ++$checked;
+            }
+        }
+        self::assertGreaterThan(50, $checked);
+    }
+
+    /** A longer lead takes every bed sooner or puts the planting later, never the other way. */
+    public function testALongerLeadNeverBringsADateForward(): void
+    {
+        foreach ([3, 8] as $seed) {
+            $garden = RandomGarden::of($seed);
+            $short = new \JollyFurrow\Plan\Candidates($garden, self::recipes(5));
+            $long = new \JollyFurrow\Plan\Candidates($garden, self::recipes(12));
+            foreach (['radish', 'carrot', 'corn', 'kale'] as $key) {
+                $crop = Book::crops()->get($key);
+                for ($sow = $garden->today->plus(40); $sow->since($garden->today) < 120; $sow = $sow->plus(9)) {
+                    $a = $short->sownOn($crop, $sow, PlaceType::Field, $crop->methods()[0] ?? \JollyFurrow\Crop\Method::Sown);
+                    $b = $long->sownOn($crop, $sow, PlaceType::Field, $crop->methods()[0] ?? \JollyFurrow\Crop\Method::Sown);
+                    self::assertTrue((null === $a) === (null === $b));
+                    self::assertTrue(null === $a || null === $b || ($b->bedStart <= $a->bedStart && $b->ready === $a->ready));
+                }
+            }
+        }
+    }
+
+    public function testMetresOfAWeekAddUpToTheGarden(): void
+    {
+        $garden = LittleGarden::on('2026-05-06', [LittleGarden::radish('2026-05-12', 'A1', 0, 12_000), LittleGarden::radish('2026-04-20', 'A2', 0, 20_000, Standing::Growing, 2)]);
+        $weeks = BedsAhead::of($garden, PlaceType::Field);
+
+        self::assertSame(['2026-05-04', '2026-05-11'], [$weeks[0]->monday->iso(), $weeks[1]->monday->iso()]);
+        self::assertSame([[0.0, 12.0, 20.0], [12.0, 0.0, 32.0]], array_map(static fn (BedWeek $w): array => [$w->needed, $w->inPreparation, $w->standing], \array_slice($weeks, 0, 2)));
+        foreach ($weeks as $week) {
+            self::assertSame(60.0, $week->inPreparation + $week->standing + $week->free);
+        }
+        self::assertCount(8, $weeks);
+    }
+
+    public function testKitIsCountedOnceAndUsedAgain(): void
+    {
+        $tarped = static fn (string $sow, string $bed, int $from, int $to, int $n): Planting => LittleGarden::radish($sow, $bed, $from, $to, Standing::Planned, $n)->but(recipe: 'tarp-shallow-till');
+        // One after the other on the same metres, and two covers over one bed: no metre twice.
+        $garden = LittleGarden::on('2026-04-06', [$tarped('2026-05-20', 'A1', 0, 10_000, 1), $tarped('2026-08-20', 'A1', 0, 10_000, 2), $tarped('2026-05-20', 'A2', 5_000, 20_000, 3)]);
+        $days = Period::fromFirstToLast(Day::parse('2026-05-01'), Day::parse('2026-06-01'));
+        $garden = $garden->covered([Protection::overBed('A3', Cover::RowCover, Purpose::Frost, $days), Protection::overBed('A3', Cover::LowTunnel, Purpose::Insects, $days)]);
+        $need = KitNeed::byWeek($garden, self::recipes());
+        $week = static fn (string $monday): int => Day::parse($monday)->number;
+
+        self::assertSame([0.0, 25.0, 25.0, 0.0, 10.0], array_map(static fn (string $monday): float => $need['tarp'][$week($monday)], ['2026-04-06', '2026-04-13', '2026-05-11', '2026-05-25', '2026-08-10']));
+        self::assertSame([20.0, 20.0], [$need['row-cover'][$week('2026-05-04')], $need['hoops'][$week('2026-05-04')]]);
+        self::assertSame(0.0, $need['row-cover'][$week('2026-06-08')]);
+        self::assertArrayNotHasKey('stakes', $need);
+    }
+
+    public function testALateBedIsOfferedAQuickerPreparationAndALaterDay(): void
+    {
+        $corn = new Planting('corn@2026-05-20#1', 'corn', \JollyFurrow\Crop\Method::Sown, PlaceType::Field, 'stale-seedbed', Day::parse('2026-05-20'), Day::parse('2026-05-20'), Day::parse('2026-05-06'), Day::parse('2026-08-08'), Day::parse('2026-08-13'), 9.0, [\JollyFurrow\Garden\Stretch::of('A1', 0, 10_000)], Standing::Planned, false);
+        $garden = LittleGarden::on('2026-05-12', [$corn]);
+        [$late] = LateBed::all($garden, Book::crops(), self::recipes());
+
+        self::assertSame(6, $late->days);
+        self::assertSame(['compost-mulch', '2026-05-15', '2026-05-20'], [$late->quicker?->recipe, $late->quicker?->bedStart->iso(), $late->quicker?->ground->iso()]);
+        self::assertEqualsWithDelta((6.0 - 2.0) * 10 / 100, $late->hours, 1e-9);
+        self::assertSame(['2026-05-26', '2026-05-12'], [$late->later?->ground->iso(), $late->later?->bedStart->iso()]);
+        self::assertSame([], LateBed::all(self::noted($garden, new FieldNote($corn->key, Happening::Begun, Day::parse('2026-05-07'), null, null, null, '', null)), Book::crops(), self::recipes()));
+        self::assertSame([], LateBed::all(LittleGarden::on('2026-05-06', [$corn]), Book::crops(), self::recipes()));
+        self::assertNull(LateBed::all(LittleGarden::on('2026-06-28', [$corn->but(dates: new Dates(Day::parse('2026-06-30'), Day::parse('2026-06-30'), Day::parse('2026-06-16'), Day::parse('2026-09-20'), Day::parse('2026-09-25')))]), Book::crops(), self::recipes())[0]->later, 'its season is over by then');
+    }
+
+    public function testRainMissesOnlyDatesWhoseReserveIsUsedUp(): void
+    {
+        $planting = LittleGarden::radish('2026-05-20')->but(recipe: 'broadfork-harrow');
+        $garden = LittleGarden::timed('2026-05-04', [$planting]);
+        $reserve = (new Leads($garden))->reserve(self::recipes()->get('broadfork-harrow'), $planting->ground);
+        self::assertGreaterThan(0, $reserve);
+        $harrow = Day::parse('2026-05-18')->plus(-$reserve);
+
+        self::assertSame([], RainQuestion::of($garden, self::recipes(), $harrow, $reserve));
+        $missed = RainQuestion::of($garden, self::recipes(), $harrow, $reserve + 3);
+        self::assertSame([[$planting->key, 3]], array_map(static fn (RainQuestion $r): array => [$r->planting->key, $r->daysLate], $missed));
+        self::assertSame([], RainQuestion::of($garden, self::recipes(), Day::parse('2026-06-20'), 10));
+        self::assertSame([], RainQuestion::of(LittleGarden::timed('2026-05-04', [LittleGarden::radish('2026-05-20')]), self::recipes(), $harrow, 30), 'no step of it wants dry soil');
+    }
+
+    private static function noted(Garden $g, FieldNote $note): Garden
+    {
+        return new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], $g->outlets, $g->products, $g->promises, $g->plantings, [$note], $g->climate);
+    }
+}
