@@ -12,6 +12,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
@@ -33,6 +34,7 @@ final readonly class Garden
      * @param list<FieldNote>  $notes
      * @param list<Protection> $protections
      * @param list<OwnValue>   $own         values of crops that are the garden's own
+     * @param list<Recipe>     $recipes     of the garden's own
      */
     public function __construct(
         public string $name,
@@ -50,13 +52,14 @@ final readonly class Garden
         public ?PlaceClimate $climate = null,
         public array $protections = [],
         public array $own = [],
+        public array $recipes = [],
     ) {
     }
 
     /** @param list<Planting> $plantings */
     public function with(array $plantings, ?Day $today = null): self
     {
-        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes, $this->climate, $this->protections, $this->own);
+        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
     }
 
     /** @return array<string, Bed> by name */
@@ -77,7 +80,7 @@ final readonly class Garden
      */
     public function onBeds(array $beds): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own);
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
     }
 
     /** Heat and light of this place; null: catalogue days hold the year round. */
@@ -101,7 +104,7 @@ final readonly class Garden
      */
     public function promising(array $promises): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own);
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
     }
 
     /**
@@ -111,7 +114,7 @@ final readonly class Garden
      */
     public function covered(array $protections): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $protections, $this->own);
+        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $protections, $this->own, $this->recipes);
     }
 
     /** What stands over a planting: its place, and the covers put over it or its beds. */

@@ -22,6 +22,12 @@ final readonly class RecipeBook
         return new self($byKey);
     }
 
+    /** @param list<Recipe> $more in the place of those of the same key */
+    public function with(array $more): self
+    {
+        return self::of([...array_values($this->recipes), ...$more]);
+    }
+
     public function has(string $key): bool
     {
         return isset($this->recipes[$key]);

@@ -14,6 +14,7 @@ use App\Garden\Entity\BlockRecord;
 use App\Garden\Entity\GardenRecord;
 use App\Garden\Entity\PastCropRecord;
 use App\Plan\PlantingKeeper;
+use App\Preparation\Entity\OwnRecipeRecord;
 use App\Promise\Entity\OutletRecord;
 use App\Promise\Entity\PartRecord;
 use App\Promise\Entity\ProductRecord;
@@ -48,6 +49,9 @@ final readonly class GardenKeeper
             }
             foreach ($garden->protections as $protection) {
                 $this->kept(new ProtectionRecord($id, $beds[$protection->bed] ?? null, $protection));
+            }
+            foreach ($garden->recipes as $recipe) {
+                $this->kept(new OwnRecipeRecord($id, $recipe));
             }
             foreach ($garden->own as $value) {
                 $this->kept(new OwnValueRecord($id, $value));

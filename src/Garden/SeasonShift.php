@@ -54,6 +54,7 @@ final class SeasonShift
             null === $g->climate ? null : new PlaceClimate($g->climate->climate, $g->climate->months, $g->climate->record, $g->climate->frost, $g->climate->measured->later($days), $g->climate->isTimedByIt),
             array_map(static fn (Protection $p): Protection => '' === $p->planting ? Protection::overBed($p->bed, $p->cover, $p->purpose, $later($p->days)) : Protection::overPlanting(self::key($p->planting, $days), $p->cover, $p->purpose, $later($p->days)), $g->protections),
             $g->own,
+            $g->recipes,
         );
     }
 

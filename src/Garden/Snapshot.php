@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Crop\OwnValues;
+use App\Preparation\GardenRecipes;
 use App\Shared\Row;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
@@ -59,7 +60,7 @@ final readonly class Snapshot
         $blocks = array_map(static fn (Row $r): string => $r->text('name'), $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
         $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'), MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
 
-        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole), $this->protections($gardenId), OwnValues::of($this->connection, $gardenId));
+        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole), $this->protections($gardenId), OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */

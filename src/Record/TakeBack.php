@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Crop\GardenBooks;
+use App\Preparation\GardenRecipes;
 use App\Record\Entity\Change;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
@@ -15,7 +16,7 @@ use JollyFurrow\Crop\BookFault;
 /** Takes a change back: puts the rows' earlier images in place, if nothing has moved on since. */
 final readonly class TakeBack
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private RowImages $images, private ChangeLog $log, private Today $today, private GardenBooks $books)
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private RowImages $images, private ChangeLog $log, private Today $today, private GardenBooks $books, private GardenRecipes $recipes)
     {
     }
 
@@ -37,7 +38,7 @@ final readonly class TakeBack
                 $this->images->restore($image['table'], $image['id'], $now[$i], $image['before']);
                 $swapped[] = ['table' => $image['table'], 'id' => $image['id'], 'before' => $now[$i], 'after' => $this->images->of($image)];
             }
-            if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check') || !$this->isBookWhole($change)) {
+            if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check') || !$this->isBookWhole($change) || !$this->areRecipesThere($change)) {
                 throw MovedOn::inUse($change->number);
             }
             $number = $this->log->nextNumber($change->gardenId);
@@ -64,6 +65,18 @@ final readonly class TakeBack
         $used = $this->connection->fetchFirstColumn('SELECT item FROM planting WHERE garden_id = ? UNION SELECT variety FROM planting WHERE garden_id = ? UNION SELECT item FROM product_part WHERE garden_id = ?', array_fill(0, 3, $change->gardenId));
 
         return [] === array_filter($used, static fn (mixed $key): bool => !\is_string($key) || !$book->has($key));
+    }
+
+    /** Every recipe a bed is or was made ready by is there. */
+    private function areRecipesThere(Change $change): bool
+    {
+        if (!\in_array('own_recipe', array_column($change->images, 'table'), true)) {
+            return true;
+        }
+        $recipes = $this->recipes->shipped()->with(GardenRecipes::own($this->connection, $change->gardenId));
+        $used = $this->connection->fetchFirstColumn('SELECT recipe FROM planting WHERE garden_id = ? UNION SELECT recipe FROM garden WHERE garden_id = ?', [$change->gardenId, $change->gardenId]);
+
+        return [] === array_filter($used, static fn (mixed $key): bool => !\is_string($key) || !$recipes->has($key));
     }
 
     /**

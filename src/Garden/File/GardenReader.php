@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Garden\File;
 
 use App\Crop\GardenBooks;
+use App\Preparation\RecipeReader;
 use JollyFurrow\Crop\BookFault;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\OwnValue;
@@ -17,6 +18,7 @@ use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Preparation\Kit;
+use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Weekday;
 
@@ -66,7 +68,9 @@ final readonly class GardenReader
         $name = $root->text('name');
         $today = $root->day('today');
         $place = $this->place($root->object('place'));
-        $settings = $this->settings($root->object('settings'));
+        $ownRecipes = self::recipes($root);
+        $recipes = $this->recipes->with($ownRecipes);
+        $settings = $this->settings($root->object('settings'), $recipes);
         $history = $this->history($root, $lengths);
         $own = $this->own($root);
         $book = $this->book($root, $own);
@@ -74,14 +78,29 @@ final readonly class GardenReader
         $outlets = $promises->outlets($root);
         $products = $promises->products($root);
         $promised = $promises->promises($root, array_keys($outlets), array_keys($products));
-        $reader = new PlantingReader($book, $this->recipes);
+        $reader = new PlantingReader($book, $recipes);
         $plantings = $reader->plantings($root, $beds);
         $notes = $reader->notes($root, $plantings);
         $climate = $root->has('climate') ? ClimateFile::read($root->object('climate'), $place->latitude) : null;
 
         $protections = ProtectionReader::protections($root, $beds, $plantings);
 
-        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own);
+        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes);
+    }
+
+    /** @return list<Recipe> by key */
+    private static function recipes(Node $root): array
+    {
+        $recipes = [];
+        foreach ($root->has('own_recipes') ? $root->objects('own_recipes', 200) : [] as $node) {
+            $recipe = RecipeReader::recipe($node->key('key'), $node);
+            if (null !== $recipe) {
+                $recipes[$recipe->key] = $recipe;
+            }
+        }
+        ksort($recipes);
+
+        return array_values($recipes);
     }
 
     /** @return list<OwnValue> */
@@ -114,7 +133,7 @@ final readonly class GardenReader
         return new Place($node->text('name'), $node->float('latitude', -66, 66), $node->int('altitude_m', -400, 5000), $node->monthDay('last_frost'), $node->monthDay('first_frost'));
     }
 
-    private function settings(Node $node): Settings
+    private function settings(Node $node, RecipeBook $recipes): Settings
     {
         $days = [];
         foreach ($node->texts('sowing_days', 7) as $word) {
@@ -130,7 +149,7 @@ final readonly class GardenReader
             $days = [Weekday::Monday];
         }
         $recipe = $node->key('recipe');
-        if (!$this->recipes->has($recipe)) {
+        if (!$recipes->has($recipe)) {
             $node->fault('recipe', 'is no preparation recipe there is.');
         }
         $rent = $node->object('rent');

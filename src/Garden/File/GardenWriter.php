@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use App\Preparation\RecipeReader;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Garden\Bed;
@@ -52,6 +53,7 @@ final class GardenWriter
             'plantings' => array_map(self::planting(...), $garden->plantings),
             ...(null === $garden->climate ? [] : ['climate' => ClimateFile::values($garden->climate)]),
             ...([] === $garden->protections ? [] : ['protections' => array_map(self::protection(...), $garden->protections)]),
+            ...([] === $garden->recipes ? [] : ['own_recipes' => array_map(RecipeReader::values(...), $garden->recipes)]),
             ...([] === $garden->own ? [] : ['own_values' => array_map(static fn (OwnValue $v): array => ['crop' => $v->crop, 'value' => $v->name, 'is' => $v->is, 'note' => $v->note], $garden->own)]),
             ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
         ];

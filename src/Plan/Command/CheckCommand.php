@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Plan\Command;
 
 use App\Crop\GardenBooks;
+use App\Garden\File\Faults;
+use App\Garden\File\Node;
+use App\Preparation\RecipeReader;
 use JollyFurrow\Check\Fault;
 use JollyFurrow\Check\PlanChecker;
 use JollyFurrow\Check\Sheet;
 use JollyFurrow\Crop\BookFault;
 use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -56,11 +60,23 @@ final class CheckCommand extends Command
 
             return Command::INVALID;
         }
-        $faults = (new PlanChecker($book, $this->recipes))->check($files[0], $files[1]);
+        $faults = (new PlanChecker($book, $this->recipes->with(self::recipes($files[0]))))->check($files[0], $files[1]);
         array_map(static fn (Fault $f) => $output->writeln(\sprintf('%s  %s: %s', $f->kind->value, $f->where, $f->words), OutputInterface::OUTPUT_RAW), $faults);
         $errors->writeln([] === $faults ? 'Nothing wrong.' : \sprintf('%d faults.', \count($faults)));
 
         return [] === $faults ? Command::SUCCESS : Command::FAILURE;
+    }
+
+    /**
+     * @param array<mixed> $garden
+     *
+     * @return list<Recipe> those that hang together
+     */
+    private static function recipes(array $garden): array
+    {
+        $root = new Node($garden, '', new Faults());
+
+        return array_values(array_filter(array_map(static fn (Node $node): ?Recipe => RecipeReader::recipe($node->key('key'), $node), $root->has('own_recipes') ? $root->objects('own_recipes', 200) : [])));
     }
 
     /**

@@ -39,9 +39,10 @@ final class PlanCommand extends Command
             return self::BAD_INPUT;
         }
         $book = $this->books->with($garden->own);
-        $planner = new Planner($book, $this->recipes);
+        $recipes = $this->recipes->with($garden->recipes);
+        $planner = new Planner($book, $recipes);
         $plan = $planner->draw($garden);
-        $output->writeln(json_encode((new PlanJson($book, $this->recipes, $planner))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $output->writeln(json_encode((new PlanJson($book, $recipes, $planner))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
 
         return [] === $plan->shortages ? self::DONE : self::SHORT;

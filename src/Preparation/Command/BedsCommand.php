@@ -46,14 +46,15 @@ final class BedsCommand extends Command
         $leads = new Leads($garden);
         $ahead = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->ground->isBefore($garden->today)));
         $book = $this->books->with($garden->own);
-        $late = LateBed::all($garden, $book, $this->recipes);
+        $recipes = $this->recipes->with($garden->recipes);
+        $late = LateBed::all($garden, $book, $recipes);
         $care = new CareCalendar($garden, $book, $this->care->load());
         $standing = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->isOver($garden->today)));
-        $kit = $this->kit($garden);
+        $kit = $this->kit($garden, $recipes);
         $output->writeln(json_encode([
             'garden' => $garden->name,
             'today' => $garden->today->iso(),
-            'plantings' => array_map(fn (Planting $p): array => $this->planting($garden, $leads, $p), $ahead),
+            'plantings' => array_map(fn (Planting $p): array => $this->planting($garden, $recipes, $leads, $p), $ahead),
             'care' => array_map(static fn (Planting $p): array => ['planting' => $p->key, 'beds' => array_map(static fn ($piece): string => $piece->bed, $p->pieces), 'steps' => array_map(static fn (CareStep $s): array => ['day' => $s->day->iso(), 'name' => $s->name, 'hours' => round($s->hours, 2), 'tool' => $s->tool], $care->of($p))], $standing),
             'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days, 'quicker' => $l->by?->key, 'later' => $l->later?->ground->iso()], $late),
             'kit' => $kit,
@@ -65,9 +66,9 @@ final class BedsCommand extends Command
     }
 
     /** @return array<string, mixed> */
-    private function planting(Garden $garden, Leads $leads, Planting $planting): array
+    private function planting(Garden $garden, RecipeBook $recipes, Leads $leads, Planting $planting): array
     {
-        $recipe = $this->recipes->get($planting->recipe);
+        $recipe = $recipes->get($planting->recipe);
         $beds = $garden->bedsByName();
         $litres = array_sum(array_map(static fn ($piece): float => ($piece->to - $piece->from) / 1000 * $beds[$piece->bed]->width->metres() * $garden->settings->compostDepth->metres() * 1000 * $piece->widthShare, $planting->pieces));
 
@@ -84,10 +85,10 @@ final class BedsCommand extends Command
     }
 
     /** @return list<array{kit: string, have_metres: float|null, short: int, weeks: array<string, float>}> short: weeks */
-    private function kit(Garden $garden): array
+    private function kit(Garden $garden, RecipeBook $recipes): array
     {
         $rows = [];
-        foreach (KitNeed::byWeek($garden, $this->recipes) as $kit => $weeks) {
+        foreach (KitNeed::byWeek($garden, $recipes) as $kit => $weeks) {
             $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / 1000 : null;
             $rows[] = ['kit' => $kit, 'have_metres' => $have, 'short' => null === $have ? 0 : \count(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01)), 'weeks' => array_combine(array_map(static fn (int $monday): string => Day::of($monday)->iso(), array_keys($weeks)), array_values($weeks))];
         }
