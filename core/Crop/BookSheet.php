@@ -79,7 +79,7 @@ final readonly class BookSheet
             ++$count;
             $words = self::form($cells, \count($columns));
             $line = array_combine($columns, \array_slice([...array_map(trim(...), $cells), ...array_fill(0, \count($columns), '')], 0, \count($columns)));
-            $words = '' !== $words ? $words : self::line($line, $own, $at, $recipes);
+            $words = '' !== $words ? $words : self::line($line, $known, $at, $recipes);
             if ('' !== $words) {
                 $faults[] = new SheetLine($n + 1, mb_scrub($line['crop']), mb_scrub($line['value']), $words);
                 continue;
@@ -130,12 +130,12 @@ final readonly class BookSheet
     }
 
     /**
-     * @param array<string, string>                  $line
-     * @param array<string, array<string, OwnValue>> $own
-     * @param array<string, array<string, int>>      $at
-     * @param list<string>                           $recipes
+     * @param array<string, string>                $line
+     * @param array<string, array<string, string>> $shipped values of the book by crop and name
+     * @param array<string, array<string, int>>    $at
+     * @param list<string>                         $recipes
      */
-    private static function line(array $line, array $own, array $at, array $recipes): string
+    private static function line(array $line, array $shipped, array $at, array $recipes): string
     {
         $known = BookColumns::all();
 
@@ -147,6 +147,7 @@ final readonly class BookSheet
             isset($at[$line['crop']][$line['value']]) => \sprintf('Stands already on line %d; each value of a crop once.', $at[$line['crop']][$line['value']]),
             mb_strlen($line['is']) > self::LONGEST => \sprintf('Too long: at most %d letters.', self::LONGEST),
             mb_strlen($line['note'] ?? '') > self::LONGEST => \sprintf('The note is too long: at most %d letters.', self::LONGEST),
+            'of' === $line['value'] && isset($shipped[$line['crop']]) && ($shipped[$line['crop']]['of'] ?? '') !== $line['is'] => 'This crop is in the book: what it is a variety of stays. Copy it under a key of its own.',
             'recipe' === $line['value'] && '' !== $line['is'] && !\in_array($line['is'], $recipes, true) => \sprintf('%s is no preparation recipe; there are %s.', Quote::of($line['is']), implode(', ', $recipes)),
             default => '',
         };

@@ -19,7 +19,7 @@ use JollyFurrow\Time\Day;
 final readonly class FreeBed
 {
     /** Sowings so many days ahead are looked at. */
-    private const AHEAD = 120;
+    private const AHEAD = 90;
     /** A bed nothing is planned for is taken to be free so long, days. */
     private const FOR_GOOD = 400;
     /** The preparation for a hurry. */

@@ -32,7 +32,7 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['season', 'season'], ['place', 'place'], ['station', 'station'], ['beds', 'beds'], ['crop', 'crops/corn'], ['ladder', 'crops/cauliflower/ladder?day=2026-07-10&place=field&schools=1'], ['cover', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['season', 'season'], ['place', 'place'], ['station', 'station'], ['crop', 'crops/corn'], ['ladder', 'crops/cauliflower/ladder?day=2026-07-10&place=field&schools=1'], ['cover', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20'], ['ahead', 'ahead'], ['free-bed', 'bed/A6/free']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
@@ -41,8 +41,8 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.getByRole('button', { name: 'See what it touches' }).click();
   await page.getByRole('heading', { name: 'What it touches' }).waitFor();
   await shot(page, 'own');
-  await page.goto(`${base}${garden}/bed/A1`);
-  await page.getByRole('link', { name: 'Spring turnip' }).first().click();
+  await page.goto(`${base}${garden}/wall`);
+  await page.goto(base + await page.locator('a.planting', { has: page.locator('title', { hasText: /^(Spring turnip|Radish), .*planned/ }) }).first().getAttribute('href'));
   await page.getByRole('link', { name: 'Change it …' }).click();
   await page.getByLabel('Sow on').fill('2026-08-18');
   await page.getByRole('button', { name: 'See what it does' }).click();
@@ -68,7 +68,5 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await shot(phone, 'wall-phone');
   await phone.goto(`${base}${garden}/bed/A8`);
   await shot(phone, 'bed-phone');
-  await phone.getByRole('link', { name: /Picked.*New potato/ }).click();
-  await shot(phone, 'note-phone');
   await browser.close();
 })();

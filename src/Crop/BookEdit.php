@@ -50,6 +50,11 @@ final readonly class BookEdit
         $before = $this->books->with($garden->own);
         $after = $this->books->built($own);
         $missed = [];
+        foreach ($garden->plantings as $planting) {
+            if ($after->has($planting->variety) && $after->get($planting->variety)->item() !== $planting->item) {
+                $missed[$planting->variety] = $after->get($planting->variety)->name.' ‘'.$after->get($planting->variety)->variety.'’';
+            }
+        }
         foreach (self::used($garden) as $key) {
             if ($before->has($key) && !$after->has($key)) {
                 $missed[$key] = $before->get($key)->name.' ‘'.$before->get($key)->variety.'’';

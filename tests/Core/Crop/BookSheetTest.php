@@ -45,6 +45,8 @@ final class BookSheetTest extends TestCase
         yield 'a crop nobody knows' => [[['moonfruit', 'rows', '3']], 2, 'not in the book'];
         yield 'a variety of nothing' => [[['own-moon', 'of', 'moonfruit'], ['own-moon', 'variety', 'Full']], 2, 'key of a crop in the book'];
         yield 'a variety of a variety' => [[['own-late', 'of', 'cauliflower-late'], ['own-late', 'variety', 'Later']], 2, 'no further variety itself'];
+        yield 'a crop of the book made a variety' => [[['radish', 'of', 'carrot']], 2, 'what it is a variety of stays'];
+        yield 'a variety of the book moved' => [[['cauliflower-late', 'of', 'broccoli']], 2, 'what it is a variety of stays'];
         yield 'a variety sold otherwise' => [[['own-late', 'of', 'cauliflower'], ['own-late', 'variety', 'Later'], ['own-late', 'unit', '100 g']], 4, 'varieties of one crop share it'];
         yield 'a new crop half said' => [[['own-moon', 'name', 'Moonfruit'], ['own-moon', 'days_sown', '60'], ['own-moon', 'nursery_days', '0'], ['own-moon', 'ground_field', '05-01..06-01'], ['own-moon', 'maturity', 'developing']], 2, 'is missing'];
         yield 'bolting without its number' => [[['scallion', 'bolts', 'heat']], 2, '"bolt_heat_c" is missing'];
