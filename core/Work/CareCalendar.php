@@ -26,6 +26,12 @@ final readonly class CareCalendar
     /** Soil at which emergence is taken where no climate is known, degrees C. */
     private const USUAL_SOIL = 15.0;
     private const MOST_TIMES = 40;
+    private const WEED_PASS = 'Weed pass';
+
+    /** Weeds come again after so much rain, mm, fallen within so many days of a pass; they stand in thread stage so many days later (common practice, no source). */
+    private const FLUSH_MM = 10.0;
+    private const FLUSH_DAYS = 7;
+    private const THREAD_DAYS = 5;
 
     /** @param list<CareRule> $rules */
     public function __construct(private Garden $garden, private CropBook $book, private array $rules)
@@ -52,6 +58,9 @@ final readonly class CareCalendar
                 $steps[] = new CareStep($planting, $rule->name, $day, $rule->hoursPer100Metres * $planting->length()->metres() / 100, $rule->tool);
             }
         }
+        foreach ($this->afterRain($planting, $steps) as $again) {
+            $steps[] = $again;
+        }
         foreach ($this->garden->protections as $protection) {
             $care = $protection->isOver($planting->key, array_map(static fn ($piece): string => $piece->bed, $planting->pieces)) ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
             if (null !== $care?->flowering) {
@@ -61,6 +70,31 @@ final readonly class CareCalendar
         usort($steps, static fn (CareStep $a, CareStep $b): int => [$a->day->number, $a->name] <=> [$b->day->number, $b->name]);
 
         return $steps;
+    }
+
+    /**
+     * A pass again, where rain has brought weeds up after the last one and the next is not due by then.
+     *
+     * @param list<CareStep> $steps
+     *
+     * @return list<CareStep>
+     */
+    private function afterRain(Planting $planting, array $steps): array
+    {
+        $passes = array_values(array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, self::WEED_PASS)));
+        $done = array_values(array_filter($passes, fn (CareStep $s): bool => $s->day->isBefore($this->garden->today) && $this->garden->today->since($s->day) <= self::FLUSH_DAYS));
+        $last = end($done);
+        if (false === $last) {
+            return [];
+        }
+        $fell = 0.0;
+        for ($day = $last->day->number; $day < $this->garden->today->number; ++$day) {
+            $fell += $this->garden->climate->measured->rain[$day] ?? 0.0;
+        }
+        $again = $this->garden->today->plus(self::THREAD_DAYS);
+        $isDue = [] !== array_filter($passes, fn (CareStep $s): bool => !$s->day->isBefore($this->garden->today) && !$again->isBefore($s->day));
+
+        return $fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again) ? [] : [new CareStep($planting, self::WEED_PASS.' again, after '.(int) round($fell).' mm of rain', $again, $last->hours, $last->tool)];
     }
 
     /** @return list<Day> never before it stands, never after the bed is cleared */
@@ -75,6 +109,10 @@ final readonly class CareCalendar
             $cuts = array_keys(HarvestCurve::shares(Pattern::Cuts, $crop->rhythm));
 
             return self::within($planting, array_map(static fn (int $after): Day => $planting->ready->plus($after + ($rule->after ?? 0)), \array_slice($cuts, 0, -1)));
+        }
+        $on = null !== $rule->on && $this->garden->place->latitude < 0 ? $rule->on->halfAYearLater() : $rule->on;
+        if (null !== $on) {
+            return self::within($planting, array_map(static fn (int $year): Day => $on->in($year), range($planting->ground->year(), min($planting->clear->year(), $planting->ground->year() + self::MOST_TIMES))));
         }
         $first = null === $rule->after ? $this->shareDay($rule->share, $up, $planting, $ripening) : match ($rule->from) {
             CarePoint::Ground => $planting->ground->plus($rule->after),

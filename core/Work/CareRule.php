@@ -6,20 +6,22 @@ namespace JollyFurrow\Work;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Working\Source;
 
 /** One kind of care: whom it is for, from when, how often, how long it takes. */
 final readonly class CareRule
 {
     /**
-     * @param int|null     $after    days after the point it is counted from; null: a share of the way to the first harvest
-     * @param int|null     $every    again every so many days; null: once
-     * @param float        $until    share of the way to the first harvest after which it is not done again
-     * @param list<string> $crops    items; none: all
-     * @param list<string> $patterns none: all
-     * @param list<string> $methods  none: both
-     * @param list<string> $not      patterns it is not for
-     * @param int          $slow     only where it takes so many days to come up
+     * @param int|null      $after    days after the point it is counted from; null: a share of the way to the first harvest
+     * @param int|null      $every    again every so many days; null: once
+     * @param float         $until    share of the way to the first harvest after which it is not done again
+     * @param list<string>  $crops    items; none: all
+     * @param list<string>  $patterns none: all
+     * @param list<string>  $methods  none: both
+     * @param list<string>  $not      patterns it is not for
+     * @param MonthDay|null $on       on that day of every year instead; of the northern half of the world
+     * @param int           $slow     only where it takes so many days to come up
      */
     public function __construct(
         public string $key,
@@ -37,6 +39,7 @@ final readonly class CareRule
         public float $hoursPer100Metres,
         public string $tool,
         public Source $source,
+        public ?MonthDay $on = null,
     ) {
     }
 

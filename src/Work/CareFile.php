@@ -52,8 +52,8 @@ final readonly class CareFile
             $node->fault('tool', 'is no tool known here.');
         }
         $after = $node->has('after') ? $node->int('after', -60, 400) : null;
-        if (null === $after && !$node->has('share')) {
-            $node->fault('after', 'or else share: when is it done?');
+        if (null === $after && !$node->has('share') && !$node->has('on')) {
+            $node->fault('after', 'or else share, or on: when is it done?');
         }
         $crops = self::names($node, 'crops', $book?->keys());
 
@@ -73,6 +73,7 @@ final readonly class CareFile
             $node->float('hours', 0, 100),
             $tool,
             Source::of($node->choice('source', SourceKind::class)),
+            $node->has('on') ? $node->monthDay('on') : null,
         );
     }
 

@@ -49,11 +49,15 @@ final readonly class Strip
         public float $height,
         public array $frame,
         public string $hoops,
+        public string $steps,
     ) {
     }
 
-    /** @param array<int, int> $weeks units by the Monday of the week they are cut in */
-    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null): self
+    /**
+     * @param array<int, int> $weeks units by the Monday of the week they are cut in
+     * @param list<int>       $steps day numbers of the work that makes the bed ready
+     */
+    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = []): self
     {
         $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength), 1);
         $height = round(self::BED * ($piece->to - $piece->from) / $bedLength - 1, 1);
@@ -88,6 +92,7 @@ final readonly class Strip
             $height,
             ['x' => $x['start'], 'y' => $top, 'w' => round(max(4.0, $x['clear'] - $x['start']), 1), 'h' => $height],
             null === $covers ? '' : self::hoops($covers, $planting, $scale, $top),
+            implode('', array_map(static fn (int $day): string => \sprintf('M%s %sv-7', $scale->x($day), $base), array_filter($steps, static fn (int $day): bool => $scale->x($day) > 0))),
         );
     }
 

@@ -9,6 +9,8 @@ use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Preparation\DatedStep;
+use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
 
@@ -33,6 +35,7 @@ final readonly class WallDrawing
     public function rows(Garden $garden, Expected $expected, array $ids, Scale $scale, string $block): array
     {
         $byBed = [];
+        $leads = new Leads($garden);
         $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $garden->bedsByName());
         foreach ($garden->plantings as $planting) {
             if (!$scale->shows(min($planting->sow->number, $planting->bedStart->number), $planting->clear->number)) {
@@ -40,7 +43,7 @@ final readonly class WallDrawing
             }
             $late = $planting->isLate($garden->today);
             foreach ($planting->pieces as $piece) {
-                $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $this->book->grown($planting->item, $planting->variety), $this->recipes->get($planting->recipe)->hatch, $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks, $garden->timing()?->of($this->book->grown($planting->item, $planting->variety), $garden->coversOf($planting)), $garden->coversOf($planting));
+                $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $this->book->grown($planting->item, $planting->variety), $this->recipes->get($planting->recipe)->hatch, $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks, $garden->timing()?->of($this->book->grown($planting->item, $planting->variety), $garden->coversOf($planting)), $garden->coversOf($planting), $garden->today->isBefore($planting->ground) ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($this->recipes->get($planting->recipe), $planting->ground, $planting->length())) : []);
             }
         }
         $rows = [];

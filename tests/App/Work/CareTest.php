@@ -7,8 +7,11 @@ namespace App\Tests\Work;
 use App\Garden\File\UnusableFile;
 use App\Tests\Support\AppCase;
 use App\Work\CareFile;
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Plan\Candidates;
@@ -77,6 +80,36 @@ final class CareTest extends AppCase
                 self::assertFalse($planting->clear->isBefore($step->day), $key.' '.$step->name);
             }
         }
+    }
+
+    public function testFernsAreCutOnTheirDayOfEveryYear(): void
+    {
+        $asparagus = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'asparagus' === $p->item))[0];
+        $cuts = array_map(static fn (CareStep $s): string => substr($s->day->iso(), 5), array_values(array_filter($this->care($asparagus), static fn (CareStep $s): bool => str_contains($s->name, 'fern'))));
+
+        self::assertGreaterThanOrEqual(2, \count($cuts));
+        self::assertSame(['11-15'], array_values(array_unique($cuts)));
+    }
+
+    /** Rain brings a second flush: a pass again, but not where it stayed dry, nor where the next is due anyway. */
+    public function testRainAfterAPassBringsAPassAgain(): void
+    {
+        $carrot = $this->planted('carrot', Method::Sown, '2026-05-12')->but(standing: Standing::Growing);
+        $weeds = array_values(array_filter($this->care($carrot), static fn (CareStep $s): bool => str_starts_with($s->name, 'Weed pass')));
+        $again = function (int $after, float $mm) use ($carrot, $weeds): array {
+            $today = $weeds[0]->day->plus($after);
+            $g = $this->snapshot();
+            \assert(null !== $g->climate);
+            $rain = DailyRecord::fromRows(array_map(static fn (int $n): array => [$today->number - $n, 9.0, 19.0, $mm], range(1, 3)));
+            $climate = new PlaceClimate($g->climate->climate, $g->climate->months, null, $g->climate->frost, $rain, true);
+            $garden = new Garden($g->name, $today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [$carrot], [], $climate);
+
+            return array_values(array_filter((new CareCalendar($garden, $this->service(CropBook::class), (new CareFile(self::SHIPPED))->load()))->of($carrot), static fn (CareStep $s): bool => str_contains($s->name, 'again, after')));
+        };
+
+        self::assertSame(['Weed pass again, after 18 mm of rain'], array_map(static fn (CareStep $s): string => $s->name, $again(3, 6.0)));
+        self::assertSame([], $again(3, 1.0), 'a shower brings nothing up');
+        self::assertSame([], $again(11, 6.0), 'the next pass is due by then');
     }
 
     public function testTheNextTwoWeeksByDayAndBlock(): void
