@@ -33,6 +33,7 @@ enum FaultKind: string
     case NoSuchBed = 'no-such-bed';
     case BeyondBed = 'beyond-bed';
     case WrongPlace = 'wrong-place';
+    case Quarantined = 'quarantined';
     case GroundTaken = 'ground-taken';
     case NeedMissing = 'need-missing';
     case NeedWrong = 'need-wrong';

@@ -44,7 +44,7 @@ final readonly class PlanChecker
         $standing = new StandingRules($garden, $plan);
         $there = $standing->plantings();
         $timing = new TimingRules($garden, $this->book, $this->recipes);
-        $ground = new GroundRules($garden);
+        $ground = new GroundRules($garden, $this->book);
         $supply = new SupplyRules($garden, $plan, $this->book, $there);
         $cost = new CostRules($garden, $plan, $this->book, $this->recipes);
 

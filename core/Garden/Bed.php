@@ -6,10 +6,12 @@ namespace JollyFurrow\Garden;
 
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Time\Day;
 
 /** A permanent bed. Its position follows from its block's order and its own order in the block. */
 final readonly class Bed
 {
+    /** @param list<Quarantine> $quarantine */
     public function __construct(
         public string $name,
         public string $block,
@@ -18,7 +20,21 @@ final readonly class Bed
         public Length $width,
         public Length $path,
         public PlaceType $place,
+        public Temper $temper = new Temper(),
+        public array $quarantine = [],
     ) {
+    }
+
+    /** A family that is kept off it on that day; null: none of that name. */
+    public function quarantineOf(string $family, Day $day): ?Quarantine
+    {
+        foreach ($this->quarantine as $one) {
+            if ($one->family === $family && !$one->until->isBefore($day)) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 
     public function area(): Area

@@ -68,6 +68,7 @@ final readonly class Conflicts
             if ($bed->place !== $planting->place) {
                 $found[] = new Conflict(Rule::WrongPlace, $planting->key, \sprintf('Bed %s is %s, the planting is for %s.', $bed->name, $bed->place->words(), $planting->place->words()));
             }
+            $found = [...$found, ...$this->bed($garden, $planting, $bed)];
             foreach ($garden->plantings as $other) {
                 if ($other->key === $planting->key || (isset($inQuestion[$other->key]) && $other->key < $planting->key) || !$other->occupancy()->overlaps($planting->occupancy())) {
                     continue;
@@ -79,6 +80,19 @@ final readonly class Conflicts
         }
 
         return $found;
+    }
+
+    /** @return list<Conflict> a family in quarantine there; what the bed's temper says against the crop */
+    private function bed(Garden $garden, Planting $planting, Bed $bed): array
+    {
+        if (!$this->book->has($planting->item) || !\in_array($planting->standing, [Standing::Planned, Standing::InNursery], true)) {
+            return [];
+        }
+        $crop = $this->book->grown($planting->item, $planting->variety);
+        $kept = $bed->quarantineOf($crop->family, $planting->bedStart);
+        $hard = null === $kept ? [] : [new Conflict(Rule::Quarantined, $planting->key, \sprintf('The %s family is kept off bed %s until %s%s.', strtolower($crop->family), $bed->name, $kept->until->iso(), '' === $kept->why ? '' : ': '.$kept->why))];
+
+        return [...$hard, ...array_map(static fn (string $words): Conflict => new Conflict(Rule::BedTemper, $planting->key, \sprintf('Bed %s: %s.', $bed->name, $words)), $bed->temper->against($crop, $planting->ground, $garden->place->latitude))];
     }
 
     private function meets(Planting $other, Stretch $piece): bool

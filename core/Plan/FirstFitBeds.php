@@ -23,7 +23,7 @@ final class FirstFitBeds
     private array $beds = [];
     private readonly FamilyGap $gap;
 
-    public function __construct(private readonly Garden $garden, CropBook $book, private readonly Grid $grid)
+    public function __construct(private readonly Garden $garden, private readonly CropBook $book, private readonly Grid $grid)
     {
         foreach ($garden->beds as $bed) {
             $this->beds[$bed->place->value][] = $bed;
@@ -43,7 +43,8 @@ final class FirstFitBeds
     /** @return list<Stretch> as much of the length as finds a bed */
     public function find(Candidate $candidate, int $millimetres, Period $stay): array
     {
-        $beds = $this->beds[$candidate->place->value] ?? [];
+        $family = $this->book->get($candidate->item)->family;
+        $beds = array_values(array_filter($this->beds[$candidate->place->value] ?? [], static fn (Bed $bed): bool => null === $bed->quarantineOf($family, $stay->start)));
         if ([] === $beds) {
             return [];
         }

@@ -48,7 +48,11 @@ final readonly class FreeBed
         $from = $free->from->isBefore($this->garden->today) ? $this->garden->today : $free->from;
         $until = $free->until ?? $from->plus(self::FOR_GOOD);
         $ways = [];
+        $bed = $this->garden->bedsByName()[$free->stretch->bed] ?? null;
         foreach ($this->book->sold() as $crop) {
+            if (null !== $bed?->quarantineOf($crop->family, $from)) {
+                continue;
+            }
             foreach (\in_array($place, $crop->places(), true) ? $crop->methods() : [] as $method) {
                 $way = $this->way($crop, $method, $place, $from, $until, $free->stretch->length()->metres());
                 $ways = null === $way ? $ways : [...$ways, $way];

@@ -11,12 +11,14 @@ enum Rule: string
     case BeyondBed = 'beyond-bed';
     case GroundTaken = 'ground-taken';
     case WrongPlace = 'wrong-place';
+    case Quarantined = 'quarantined';
+    case BedTemper = 'bed-temper';
     case OutOfSeason = 'out-of-season';
     case FrostFirst = 'frost-first';
     case FamilyTooSoon = 'family-too-soon';
 
     public function isHard(): bool
     {
-        return \in_array($this, [self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace], true);
+        return \in_array($this, [self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined], true);
     }
 }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Crop\OwnValues;
+use App\Garden\File\Faults;
+use App\Garden\File\Node;
+use App\Garden\File\TemperFile;
 use App\Preparation\GardenRecipes;
 use App\Shared\Row;
 use App\Shared\Today;
@@ -114,7 +117,7 @@ final readonly class Snapshot
     /** @return list<Bed> */
     private function beds(string $gardenId): array
     {
-        return array_map(static fn (Row $r, int $i): Bed => new Bed($r->text('name'), $r->text('block'), $i, Length::fromMillimetres($r->int('length')), Length::fromMillimetres($r->int('width')), Length::fromMillimetres($r->int('path')), PlaceType::from($r->text('place'))), $rows = $this->rows('SELECT b.*, k.name AS block FROM bed b JOIN block k ON k.garden_id = b.garden_id AND k.id = b.block_id WHERE b.garden_id = ? ORDER BY k.position, b.position, b.name', $gardenId), array_keys($rows));
+        return array_map(static fn (Row $r, int $i): Bed => new Bed($r->text('name'), $r->text('block'), $i, Length::fromMillimetres($r->int('length')), Length::fromMillimetres($r->int('width')), Length::fromMillimetres($r->int('path')), PlaceType::from($r->text('place')), TemperFile::readTemper(new Node($r->json('temper'), 'temper', new Faults())), TemperFile::readQuarantine(array_map(static fn (mixed $q): Node => new Node(\is_array($q) ? $q : [], 'quarantine', new Faults()), array_values($r->json('quarantine'))))), $rows = $this->rows('SELECT b.*, k.name AS block FROM bed b JOIN block k ON k.garden_id = b.garden_id AND k.id = b.block_id WHERE b.garden_id = ? ORDER BY k.position, b.position, b.name', $gardenId), array_keys($rows));
     }
 
     /** @return list<PastCrop> */

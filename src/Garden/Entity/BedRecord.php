@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Garden\Entity;
 
+use App\Garden\File\TemperFile;
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Quarantine;
+use JollyFurrow\Garden\Temper;
 
 #[ORM\Entity]
 #[ORM\Table(name: 'bed')]
@@ -25,6 +28,12 @@ class BedRecord extends GardenRow
     private int $path;
     #[ORM\Column(length: 10)]
     private string $place;
+    /** @var array<string, mixed> */
+    #[ORM\Column(type: 'json')]
+    private array $temper;
+    /** @var list<array{family: string, until: string, why: string}> */
+    #[ORM\Column(type: 'json')]
+    private array $quarantine;
 
     public function __construct(
         string $gardenId,
@@ -39,5 +48,13 @@ class BedRecord extends GardenRow
         $this->width = $bed->width->millimetres;
         $this->path = $bed->path->millimetres;
         $this->place = $bed->place->value;
+        $this->know($bed->temper, $bed->quarantine);
+    }
+
+    /** @param list<Quarantine> $quarantine */
+    public function know(Temper $temper, array $quarantine): void
+    {
+        $this->temper = TemperFile::temper($temper);
+        $this->quarantine = TemperFile::quarantine($quarantine);
     }
 }

@@ -15,6 +15,7 @@ use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Preparation\Kit;
@@ -203,7 +204,7 @@ final readonly class GardenReader
             if (!\in_array($block, $blocks, true)) {
                 $node->fault('block', 'is not among the blocks of this file.');
             }
-            $beds[$name] = new Bed($name, $block, $position, Length::fromMillimetres($node->int('length_mm', 500, 500_000)), Length::fromMillimetres($node->int('width_mm', 100, 10_000)), Length::fromMillimetres($node->int('path_mm', 0, 10_000)), $node->choice('place', PlaceType::class));
+            $beds[$name] = new Bed($name, $block, $position, Length::fromMillimetres($node->int('length_mm', 500, 500_000)), Length::fromMillimetres($node->int('width_mm', 100, 10_000)), Length::fromMillimetres($node->int('path_mm', 0, 10_000)), $node->choice('place', PlaceType::class), $node->has('temper') ? TemperFile::readTemper($node->object('temper')) : new Temper(), $node->has('quarantine') ? TemperFile::readQuarantine($node->objects('quarantine', 50)) : []);
         }
 
         $order = array_flip($blocks);

@@ -45,7 +45,7 @@ final class GardenWriter
             ],
             'settings' => $this->settings($garden->settings),
             'blocks' => $garden->blocks,
-            'beds' => array_map(static fn (Bed $b): array => ['name' => $b->name, 'block' => $b->block, 'length_mm' => $b->length->millimetres, 'width_mm' => $b->width->millimetres, 'path_mm' => $b->path->millimetres, 'place' => $b->place->value], $garden->beds),
+            'beds' => array_map(static fn (Bed $b): array => ['name' => $b->name, 'block' => $b->block, 'length_mm' => $b->length->millimetres, 'width_mm' => $b->width->millimetres, 'path_mm' => $b->path->millimetres, 'place' => $b->place->value, ...($b->temper->isUsual() ? [] : ['temper' => TemperFile::temper($b->temper)]), ...([] === $b->quarantine ? [] : ['quarantine' => TemperFile::quarantine($b->quarantine)])], $garden->beds),
             'history' => array_map(static fn (PastCrop $p): array => [...self::stretch($p->stretch), 'crop' => $p->crop, 'cleared' => $p->cleared->iso()], $garden->history),
             'outlets' => array_map(static fn (Outlet $o): array => ['key' => $o->key, 'name' => $o->name, 'weekday' => $o->weekday->value, 'priority' => $o->priority, 'pick_window_days' => $o->pickWindowDays, 'pick_to_sale_days' => $o->pickToSaleDays], $garden->outlets),
             'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit, 'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item, 'units' => $part->units], $p->parts)], $garden->products),

@@ -108,6 +108,7 @@ final class PlanCheckTest extends KernelTestCase
         yield 'on a bed that is not there' => [FaultKind::NoSuchBed, $plan('plantings.0.pieces.0.bed', 'Q7')];
         yield 'beyond the bed' => [FaultKind::BeyondBed, $plan('plantings.0.pieces.0.to_mm', 26000)];
         yield 'in the tunnel' => [FaultKind::WrongPlace, $plan('plantings.0.pieces.0.bed', 'T1')];
+        yield 'a family in quarantine' => [FaultKind::Quarantined, static fn (array $g, array $p): array => [self::changed($g, 'beds', array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []), 'quarantine' => [['family' => 'Daisy', 'until' => '2029-12-31', 'why' => '']]], self::list($g, 'beds'))), $p]];
         yield 'two on one stretch' => [FaultKind::GroundTaken, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'another']])]];
         yield 'a need left out' => [FaultKind::NeedMissing, static fn (array $g, array $p): array => [$g, self::changed($p, 'supply.0.days', \array_slice(self::list($p, 'supply.0.days'), 1))]];
         yield 'a need made smaller' => [FaultKind::NeedWrong, $plan('supply.0.days.0.promised', 3)];
