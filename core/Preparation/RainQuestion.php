@@ -34,7 +34,7 @@ final readonly class RainQuestion
             $season = BedSeason::on($planting->ground, $garden->place->latitude);
             foreach ($leads->dated($recipes->get($planting->recipe), $planting->ground, $planting->length()) as $step) {
                 $last = $planting->ground->plus(-$step->step->leadIn($season));
-                $waits = $step->step->needsDry && !$step->day->isBefore($from->plus(-$days)) && $step->day->isBefore($dry) && !$last->isBefore($from);
+                $waits = $step->step->needsDry && !$step->day->isBefore($from) && $step->day->isBefore($dry);
                 if ($waits && $last->isBefore($dry)) {
                     $late[$planting->key] = new self($planting, $step, max($dry->since($last), $late[$planting->key]->daysLate ?? 0));
                 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Crop;
 
 use Doctrine\DBAL\Connection;
+use JollyFurrow\Crop\BookFault;
 use JollyFurrow\Crop\BookReader;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\OwnValue;
@@ -27,7 +28,23 @@ final readonly class GardenBooks
     {
         $garden = $this->requests->getMainRequest()?->attributes->get('garden');
 
-        return \is_string($garden) ? $this->with($this->own($garden)) : $this->shipped();
+        return \is_string($garden) ? $this->usable($this->own($garden)) : $this->shipped();
+    }
+
+    /**
+     * Own values were whole when they were kept; a newer book may ask more of a crop. Its own values are left out then.
+     *
+     * @param list<OwnValue> $own
+     */
+    private function usable(array $own): CropBook
+    {
+        try {
+            return $this->with($own);
+        } catch (BookFault $fault) {
+            $fewer = array_values(array_filter($own, static fn (OwnValue $v): bool => $v->crop !== $fault->crop));
+
+            return \count($fewer) < \count($own) ? $this->usable($fewer) : $this->shipped();
+        }
     }
 
     public function shipped(): CropBook
@@ -38,7 +55,7 @@ final readonly class GardenBooks
     /**
      * @param list<OwnValue> $own
      *
-     * @throws \JollyFurrow\Crop\BookFault when they make no book
+     * @throws BookFault when they make no book
      */
     public function with(array $own): CropBook
     {

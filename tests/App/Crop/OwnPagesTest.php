@@ -148,6 +148,20 @@ final class OwnPagesTest extends AppCase
         self::assertSame($before, $this->everything());
     }
 
+    public function testOwnValuesANewerBookCannotUseAreLeftOutAndTheOthersHold(): void
+    {
+        $entities = $this->service(\Doctrine\ORM\EntityManagerInterface::class);
+        foreach ([new OwnValue('leek', 'rows', 'many'), new OwnValue('radish', 'days_sown', '33')] as $value) {
+            $entities->persist(new \App\Crop\Entity\OwnValueRecord($this->garden, $value));
+        }
+        $entities->flush();
+        $this->browser->request('GET', $this->path('/crops/radish'));
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('33 days', $this->text());
+        $this->browser->request('GET', $this->path('/wall'));
+        self::assertResponseIsSuccessful();
+    }
+
     public function testAFileThatIsNoSheetIsRefused(): void
     {
         $this->expectException(UnusableSheet::class);
