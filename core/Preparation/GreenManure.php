@@ -58,6 +58,9 @@ final readonly class GreenManure
             }
             $sow = $from->isBefore($garden->today) ? $garden->today : $from;
             $sow = $season->contains($sow) ? $sow : self::next($season->from->in($sow->year()), $sow, $season->from->in($sow->year() + 1));
+            if (null !== $bed->quarantineOf($crop->family, $sow)) {
+                continue;
+            }
             $days = $crop->timing->daysSown ?? 0;
             $plant = null === $until ? $sow->plus($days + self::REST_DAYS['warm']) : $until->plus(1);
             $end = $plant->plus(-self::REST_DAYS[BedSeason::on($plant, $garden->place->latitude)->value]);

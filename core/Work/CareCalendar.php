@@ -13,7 +13,6 @@ use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Plan\Planting;
-use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
 
@@ -143,7 +142,7 @@ final readonly class CareCalendar
     {
         foreach ($this->garden->notes as $note) {
             if ($note->planting === $planting->key && Happening::Emerged === $note->what && Method::Sown === $planting->method) {
-                return self::noted($note);
+                return $note->day;
             }
         }
         if (Method::Transplanted === $planting->method) {
@@ -152,11 +151,6 @@ final readonly class CareCalendar
         $up = $ripening?->emerges($planting->ground->number);
 
         return null !== $up ? Day::of($up) : $planting->ground->plus((int) round($crop->growth->emergence->daysAt(self::USUAL_SOIL) ?? 0.0));
-    }
-
-    private static function noted(FieldNote $note): Day
-    {
-        return $note->day;
     }
 
     /** Day so much of the way from emergence to the first harvest is made; beyond the harvest by days alone. */

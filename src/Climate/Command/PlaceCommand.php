@@ -12,7 +12,6 @@ use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Time\Day;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
-use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -26,7 +25,7 @@ final class PlaceCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'A garden file (docs/garden-file.md), or - for standard input');
+        GardenFileArgument::on($this);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

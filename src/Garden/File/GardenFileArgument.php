@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Garden\File;
 
 use JollyFurrow\Garden\Garden;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -14,6 +16,11 @@ final readonly class GardenFileArgument
 {
     public function __construct(private GardenReader $reader)
     {
+    }
+
+    public static function on(Command $command): void
+    {
+        $command->addArgument('file', InputArgument::REQUIRED, 'A garden file (docs/garden-file.md), or - for standard input');
     }
 
     public function read(InputInterface $input, OutputInterface $output): ?Garden

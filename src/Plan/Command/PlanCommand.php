@@ -11,7 +11,6 @@ use JollyFurrow\Plan\Planner;
 use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
-use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -29,7 +28,7 @@ final class PlanCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'A garden file (docs/garden-file.md), or - for standard input');
+        GardenFileArgument::on($this);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

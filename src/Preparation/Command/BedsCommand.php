@@ -20,7 +20,6 @@ use JollyFurrow\Work\CareCalendar;
 use JollyFurrow\Work\CareStep;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
-use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -34,7 +33,7 @@ final class BedsCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'A garden file (docs/garden-file.md), or - for standard input');
+        GardenFileArgument::on($this);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

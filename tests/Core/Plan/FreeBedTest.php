@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
+use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Quarantine;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\BedOutlook;
@@ -105,6 +107,17 @@ final class FreeBedTest extends TestCase
             self::assertTrue($one->sow->isBefore($one->end));
             self::assertEqualsWithDelta($one->dry->value * ('Legume' === $one->crop->family ? 16.0 : 9.0), $one->nitrogen->value, 1e-6);
         }
+    }
+
+    public function testNoGreenManureOfAFamilyInQuarantine(): void
+    {
+        $bed = LittleGarden::timed('2026-09-10')->beds[0];
+        $families = static fn (Bed $bed): array => array_unique(array_map(static fn (GreenManure $g): string => $g->crop->family, GreenManure::forGap(LittleGarden::timed('2026-09-10'), Book::crops(), $bed, Length::fromMetres(20), Day::parse('2026-09-12'), Day::parse('2027-05-19'))));
+        $sick = static fn (string $until): Bed => new Bed($bed->name, $bed->block, $bed->position, $bed->length, $bed->width, $bed->path, $bed->place, $bed->temper, [new Quarantine('Legume', Day::parse($until), 'root rot')]);
+
+        self::assertContains('Legume', $families($bed));
+        self::assertNotContains('Legume', $families($sick('2031-01-01')));
+        self::assertContains('Legume', $families($sick('2026-09-11')), 'over the day before');
     }
 
     /** Planted, it keeps the days of its preparation when it is moved into another time of the year. */
