@@ -62,6 +62,12 @@ final readonly class Garden
         return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
     }
 
+    /** The same garden with other settings. */
+    public function set(Settings $settings): self
+    {
+        return new self($this->name, $this->today, $this->place, $settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
+    }
+
     /** @return array<string, Bed> by name */
     public function bedsByName(): array
     {

@@ -36,7 +36,14 @@ final readonly class Settings
         public float $nitrogenRate,
         public float $fertiliserNitrogen,
         public array $kit = [],
+        public PlanRules $rules = new PlanRules(),
     ) {
+    }
+
+    /** The same but for how the plan is drawn up. */
+    public function ruledBy(PlanRules $rules): self
+    {
+        return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor, $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen, $this->kit, $rules);
     }
 
     public function rentAt(PlaceType $place): float

@@ -67,7 +67,7 @@ final readonly class Temper
             'wet' === $this->wetness && $isEarly ? 'it lies wet: so early it is often not fit to work' : '',
             'late' === $this->warmth && ($isEarly || $crop->tender && $month < 6) ? 'it is late to warm' : '',
             'dry' === $this->wetness && !$this->hasWater && $crop->stand->depth->millimetres <= 10 ? 'it dries out and no water reaches it: small seed comes up badly' : '',
-            'tough' === $this->weeds ? 'it has tough-rooted weeds: give its preparation two weeks more' : '',
+            'tough' === $this->weeds ? 'it has tough-rooted weeds: its preparation begins two weeks sooner' : '',
             null !== $this->pan && $this->pan < 300 && 'root' === $crop->habits->rotation ? \sprintf('roots fork on a pan at %d cm: loosen it first', intdiv($this->pan, 10)) : '',
             'deep' === $this->shade || ('part' === $this->shade && $isFruit) ? 'it lies in shade' : '',
         ]));

@@ -165,7 +165,7 @@ final readonly class ByHand
         $leads = new Leads($garden);
         $recipe = $this->recipes->has($planting->recipe) ? $this->recipes->get($planting->recipe) : null;
 
-        return null !== $recipe && $given === $leads->days($recipe, $planting->ground) ? $leads->days($recipe, $ground) : $given;
+        return null !== $recipe && $given === $leads->daysFor($recipe, $planting) ? $leads->daysFor($recipe, $planting, $ground) : $given;
     }
 
     /** @param list<Planting> $others */

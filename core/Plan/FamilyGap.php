@@ -50,8 +50,8 @@ final class FamilyGap
             $this->family($item), $piece->bed, self::time($worst[1]), strtolower($this->name($worst[0])), $this->garden->settings->rotation[$place->value] ?? 0);
     }
 
-    /** @return list<array{int, int, string, int}> from, to, crop and days between */
-    private function tooNear(string $bed, string $item, PlaceType $place, int $start, int $last): array
+    /** @return list<array{int, int, string, int}> what stood or is to stand too near in time: from, to, crop and days between */
+    public function tooNear(string $bed, string $item, PlaceType $place, int $start, int $last): array
     {
         $wanted = self::YEAR * ($this->garden->settings->rotation[$place->value] ?? 0);
         $near = [];

@@ -49,10 +49,10 @@ final readonly class LateBed
         $leads = new Leads($garden);
         $own = $recipes->get($planting->recipe);
         $left = $planting->ground->since($garden->today);
-        $quick = array_filter($recipes->all(), static fn (Recipe $r): bool => $r->key !== $own->key && $leads->days($r, $planting->ground) <= $left && $r->spreadsCompost === $own->spreadsCompost);
-        usort($quick, static fn (Recipe $a, Recipe $b): int => [$leads->days($b, $planting->ground), $a->hoursPer100Metres(), $a->key] <=> [$leads->days($a, $planting->ground), $b->hoursPer100Metres(), $b->key]);
+        $quick = array_filter($recipes->all(), static fn (Recipe $r): bool => $r->key !== $own->key && $leads->daysFor($r, $planting) <= $left && $r->spreadsCompost === $own->spreadsCompost);
+        usort($quick, static fn (Recipe $a, Recipe $b): int => [$leads->daysFor($b, $planting), $a->hoursPer100Metres(), $a->key] <=> [$leads->daysFor($a, $planting), $b->hoursPer100Metres(), $b->key]);
         $by = $quick[0] ?? null;
-        $quicker = null === $by ? null : $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->ground->plus(-$leads->days($by, $planting->ground)), $planting->ready, $planting->clear), recipe: $by->key);
+        $quicker = null === $by ? null : $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->ground->plus(-$leads->daysFor($by, $planting)), $planting->ready, $planting->clear), recipe: $by->key);
 
         return new self($planting, $garden->today->since($planting->bedStart), $quicker, $by, null === $by ? 0.0 : ($by->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100, self::later($garden, $book, $recipes, $planting, $leads, $own));
     }
@@ -60,7 +60,7 @@ final readonly class LateBed
     private static function later(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads, Recipe $own): ?Planting
     {
         $ground = $garden->today;
-        while ($leads->days($own, $ground) > $ground->since($garden->today)) {
+        while ($leads->daysFor($own, $planting, $ground) > $ground->since($garden->today)) {
             $ground = $ground->plus(1);
         }
         if ($ground->isBefore($planting->ground)) {
@@ -69,7 +69,7 @@ final readonly class LateBed
         $hand = new ByHand($book, $recipes);
         $shift = $ground->since($planting->ground);
         $moved = Standing::InNursery === $planting->standing ? $hand->intoGroundOn($garden, $planting, $ground) : $hand->sowOn($garden, $planting, self::notBefore($planting->sow->plus($shift), $garden->today));
-        $moved = $moved->but(dates: new Dates($moved->sow, $moved->ground, $moved->ground->plus(-min($moved->ground->since($garden->today), $leads->days($own, $moved->ground))), $moved->ready, $moved->clear));
+        $moved = $moved->but(dates: new Dates($moved->sow, $moved->ground, $moved->ground->plus(-min($moved->ground->since($garden->today), $leads->daysFor($own, $planting, $moved->ground))), $moved->ready, $moved->clear));
         $season = $garden->season($book->grown($planting->item, $planting->variety), $planting->place);
 
         return null !== $season && $season->contains($moved->ground) && !$moved->clear->isBefore($moved->ready) ? $moved : null;

@@ -33,7 +33,7 @@ final readonly class NextStep
     {
         $today = $garden->today;
         $steps = [[Method::Sown === $planting->method ? 'Sow in the bed' : 'Sow in trays', $planting->sow]];
-        foreach ((new Leads($garden))->dated($recipe, $planting->ground, $planting->length()) as $dated) {
+        foreach ((new Leads($garden))->dated($recipe, $planting) as $dated) {
             $steps[] = [$dated->step->name, $dated->day];
         }
         usort($steps, static fn (array $a, array $b): int => $a[1]->number <=> $b[1]->number);

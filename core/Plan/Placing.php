@@ -6,14 +6,14 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Plan\Beds\BedChoice;
+use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 
 /** Gives planned successions their beds, earliest bed start first, and remembers what found none. */
 final class Placing
 {
-    private readonly FirstFitBeds $beds;
+    private readonly BedChoice $beds;
     /** @var list<Planting> */
     private array $new = [];
     /** @var list<Unplaced> */
@@ -22,9 +22,9 @@ final class Placing
     private array $keys = [];
 
     /** @param list<Planting> $kept */
-    public function __construct(Garden $garden, CropBook $book, private readonly Grid $grid, array $kept)
+    public function __construct(Garden $garden, CropBook $book, RecipeBook $recipes, private readonly Grid $grid, array $kept)
     {
-        $this->beds = new FirstFitBeds($garden, $book, $grid);
+        $this->beds = new BedChoice($garden, $book, $recipes, $grid);
         foreach ($kept as $planting) {
             $this->beds->take($planting);
             $this->keys[$planting->key] = true;
@@ -52,7 +52,7 @@ final class Placing
      */
     public function withRoom(array $candidates): array
     {
-        return array_values(array_filter($candidates, fn (Candidate $c): bool => [] !== $this->beds->find($c, $this->grid->quarter($c->place), Period::fromFirstToLast(Day::of($c->bedStart), Day::of([] === $c->curve ? $c->ready : $c->lastField)))));
+        return array_values(array_filter($candidates, fn (Candidate $c): bool => [] !== $this->beds->offer($c, $this->grid->quarter($c->place), [] === $c->curve ? $c->ready : $c->lastField)->pieces));
     }
 
     /** @param array<string, ItemPlan> $plans */
@@ -66,16 +66,14 @@ final class Placing
 
     private function placeOne(Candidate $candidate, int $wanted, int $end): void
     {
-        $stay = Period::fromFirstToLast(Day::of($candidate->bedStart), Day::of($end));
-        $pieces = $this->beds->find($candidate, $wanted, $stay);
-        $found = array_sum(array_map(static fn (Stretch $piece): int => $piece->to - $piece->from, $pieces));
-        if ($found < $wanted) {
-            $this->unplaced[] = new Unplaced($candidate, ($wanted - $found) / 1000, $wanted / 1000);
+        $offer = $this->beds->offer($candidate, $wanted, $end);
+        if ($offer->millimetres() < $wanted) {
+            $this->unplaced[] = new Unplaced($candidate, ($wanted - $offer->millimetres()) / 1000, $wanted / 1000);
         }
-        if ([] === $pieces) {
+        if ([] === $offer->pieces) {
             return;
         }
-        $planting = new Planting($this->freeKey($candidate), $candidate->item, $candidate->method, $candidate->place, $candidate->recipe, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($candidate->bedStart), Day::of($candidate->ready), Day::of($end), $candidate->perMetre, $pieces, Standing::Planned, false, $this->beds->breaches($candidate, $pieces, $stay), variety: $candidate->variety);
+        $planting = new Planting($this->freeKey($candidate), $candidate->item, $candidate->method, $candidate->place, $offer->recipe, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($offer->start), Day::of($candidate->ready), Day::of($end), $candidate->perMetre, $offer->pieces, Standing::Planned, false, $offer->remarks, variety: $candidate->variety);
         $this->beds->take($planting);
         $this->new[] = $planting;
     }

@@ -8,6 +8,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Needs;
@@ -47,7 +48,7 @@ final readonly class Planner
         $plans = $this->plans($open, $items, $ways, ItemPlanner::EFFORT, $progress);
         $unreached = array_diff_key($open, $plans);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true)));
-        $placing = new Placing($in, $this->book, $grid, $kept);
+        $placing = new Placing($in, $this->book, $this->recipes, $grid, $kept);
         $placing->place($plans);
         $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $plans);
         for ($round = 1; $round < self::ROUNDS && [] === $unreached; ++$round) {
@@ -74,7 +75,7 @@ final readonly class Planner
         if (null === $candidate || $candidate->bedStart < $garden->today->number || $garden->metresOf($place) <= 0.0) {
             return null;
         }
-        $placing = new Placing($garden, $this->book, Grid::of($garden), $garden->plantings);
+        $placing = new Placing($garden, $this->book, $this->recipes, Grid::of($garden), $garden->plantings);
         $placing->place([$item => new ItemPlan([['candidate' => $candidate, 'steps' => 1, 'end' => $candidate->lastField]], 0.0)]);
 
         return ($placing->new()[0] ?? null)?->lock();
@@ -88,7 +89,7 @@ final readonly class Planner
     public function explain(Garden $garden, Plan $plan): array
     {
         $grid = Grid::of($garden);
-        $beds = new FirstFitBeds($garden, $this->book, $grid);
+        $beds = new BedChoice($garden, $this->book, $this->recipes, $grid);
         array_map($beds->take(...), $plan->plantings());
         $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $plan, Values::of($garden));
 

@@ -8,6 +8,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 
@@ -26,7 +27,7 @@ final class ShortageReasons
     public function __construct(
         private readonly Garden $garden,
         private readonly Candidates $candidates,
-        private readonly FirstFitBeds $beds,
+        private readonly BedChoice $beds,
         private readonly Grid $grid,
         private readonly Plan $plan,
         private readonly array $values,
@@ -84,7 +85,7 @@ final class ShortageReasons
     {
         $end = [] === $candidate->curve ? $candidate->ready : $candidate->lastField;
         $stay = Period::fromFirstToLast(Day::of($candidate->bedStart), Day::of($end));
-        $pieces = $this->beds->find($candidate, $this->grid->quarter($candidate->place), $stay);
+        $pieces = $this->beds->offer($candidate, $this->grid->quarter($candidate->place), $end)->pieces;
 
         $metres = $this->grid->quarter($candidate->place) / 1000;
         $rent = $this->garden->settings->rentAt($candidate->place);

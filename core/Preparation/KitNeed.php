@@ -66,7 +66,7 @@ final class KitNeed
     /** @return list<array{Kit, Day, Day}> what the preparation lays, until it is taken up or the bed is cleared */
     private static function laid(Leads $leads, RecipeBook $recipes, Planting $planting): array
     {
-        $steps = $recipes->has($planting->recipe) ? $leads->dated($recipes->get($planting->recipe), $planting->ground, $planting->length()) : [];
+        $steps = $recipes->has($planting->recipe) ? $leads->dated($recipes->get($planting->recipe), $planting) : [];
         $laid = [];
         foreach ($steps as $step) {
             if (null !== $step->step->lays) {

@@ -6,7 +6,8 @@ namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Measure\Length;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Plan\Planting;
 use JollyFurrow\Time\Day;
 
 /**
@@ -15,14 +16,35 @@ use JollyFurrow\Time\Day;
  */
 final readonly class Leads
 {
+    /** Tough rhizomes want the first step so many days sooner (common practice, no source: two weeks more under a tarp or between passes). */
+    public const TOUGH_DAYS = 14;
+
     public function __construct(private Garden $garden)
     {
     }
 
-    /** Days the bed is taken before planting. */
-    public function days(Recipe $recipe, Day $ground): int
+    /**
+     * Days the bed is taken before planting.
+     *
+     * @param bool $isTough tough-rooted weeds stand there
+     */
+    public function days(Recipe $recipe, Day $ground, bool $isTough = false): int
     {
-        return max(array_map(static fn (array $step): int => $step['lead'], $this->steps($recipe, $ground)));
+        return max(array_map(static fn (array $step): int => $step['lead'], $this->steps($recipe, $ground, $isTough)));
+    }
+
+    /** Days for a planting on the beds it stands on. */
+    public function daysFor(Recipe $recipe, Planting $planting, ?Day $ground = null): int
+    {
+        return $this->days($recipe, $ground ?? $planting->ground, $this->isTough($planting));
+    }
+
+    /** Whether tough-rooted weeds stand on one of a planting's beds. */
+    public function isTough(Planting $planting): bool
+    {
+        $beds = $this->garden->bedsByName();
+
+        return [] !== array_filter($planting->pieces, static fn (Stretch $piece): bool => 'tough' === ($beds[$piece->bed] ?? null)?->temper->weeds);
     }
 
     /** Days kept in hand for wet soil; 0: no step wants dry soil, or the rain is not known. */
@@ -33,14 +55,16 @@ final readonly class Leads
         return null === $climate || !$recipe->wantsDrySoil() ? 0 : WetOdds::reserve($climate, $ground);
     }
 
-    /** @return list<DatedStep> in the order of work */
-    public function dated(Recipe $recipe, Day $ground, Length $length): array
+    /** @return list<DatedStep> of one planting, in the order of work */
+    public function dated(Recipe $recipe, Planting $planting): array
     {
-        return array_map(static fn (array $s): DatedStep => DatedStep::of($recipe, $s['step'], $ground->plus(-$s['lead']), $length), $this->steps($recipe, $ground));
+        $ground = $planting->ground;
+
+        return array_map(static fn (array $s): DatedStep => DatedStep::of($recipe, $s['step'], $ground->plus(-$s['lead']), $planting->length()), $this->steps($recipe, $ground, $this->isTough($planting)));
     }
 
-    /** @return non-empty-list<array{step: Step, lead: int}> the reserve lies before the last step that wants dry soil */
-    private function steps(Recipe $recipe, Day $ground): array
+    /** @return non-empty-list<array{step: Step, lead: int}> the reserve lies before the last step that wants dry soil; tough weeds want the first step sooner */
+    private function steps(Recipe $recipe, Day $ground, bool $isTough): array
     {
         $season = BedSeason::on($ground, $this->garden->place->latitude);
         $reserve = $this->reserve($recipe, $ground);
@@ -51,6 +75,7 @@ final readonly class Leads
             $steps[] = ['step' => $step, 'lead' => $step->leadIn($season) + ($isBefore ? $reserve : 0)];
         }
         usort($steps, static fn (array $a, array $b): int => $b['lead'] <=> $a['lead']);
+        $steps[0]['lead'] += $isTough ? self::TOUGH_DAYS : 0;
 
         return $steps;
     }

@@ -32,7 +32,7 @@ final readonly class RainQuestion
                 continue;
             }
             $season = BedSeason::on($planting->ground, $garden->place->latitude);
-            foreach ($leads->dated($recipes->get($planting->recipe), $planting->ground, $planting->length()) as $step) {
+            foreach ($leads->dated($recipes->get($planting->recipe), $planting) as $step) {
                 $last = $planting->ground->plus(-$step->step->leadIn($season));
                 $waits = $step->step->needsDry && !$step->day->isBefore($from) && $step->day->isBefore($dry);
                 if ($waits && $last->isBefore($dry)) {

@@ -8,6 +8,7 @@ use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Promise\Promise;
@@ -39,7 +40,7 @@ final class SeasonShift
             $g->name,
             $g->today->plus($days),
             $g->place,
-            $g->settings,
+            $g->settings->ruledBy($g->settings->rules->resting(array_map(static fn (array $rests): array => array_map(static fn (RestingBed $r): RestingBed => new RestingBed($later($r->days), $r->why), $rests), $g->settings->rules->resting))),
             $g->blocks,
             $g->beds,
             array_map(static fn (PastCrop $p): PastCrop => new PastCrop($p->stretch, $p->crop, $p->cleared->plus($days)), $g->history),

@@ -82,6 +82,7 @@ final class SettingsController extends Page
             $entry->float('nitrogen_rate', 0, 40),
             $entry->float('fertiliser_nitrogen', 0.1, 100),
             self::kit($entry, $garden),
+            $garden->settings->rules,
         );
     }
 

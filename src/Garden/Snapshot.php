@@ -7,6 +7,7 @@ namespace App\Garden;
 use App\Crop\OwnValues;
 use App\Garden\File\Faults;
 use App\Garden\File\Node;
+use App\Garden\File\PlanRulesFile;
 use App\Garden\File\TemperFile;
 use App\Preparation\GardenRecipes;
 use App\Shared\Row;
@@ -111,7 +112,7 @@ final readonly class Snapshot
         $rent = $row->numbers('rent');
         $rotation = array_map(intval(...), $row->numbers('rotation'));
 
-        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'), array_map(intval(...), $row->numbers('kit')));
+        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'), array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules', new Faults())));
     }
 
     /** @return list<Bed> */

@@ -42,7 +42,7 @@ final class PlantingController extends Page
             'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key, array_map(static fn (Stretch $s): string => $s->bed, $found->pieces)) ? CoverCare::of($stand->garden, $found, $crop, $p) : null, $stand->garden->protections))),
             'tending' => (new CareCalendar($stand->garden, $book, $care->load()))->of($found),
             'recipe' => $recipes->get($found->recipe),
-            'steps' => (new Leads($stand->garden))->dated($recipes->get($found->recipe), $found->ground, $found->length()),
+            'steps' => (new Leads($stand->garden))->dated($recipes->get($found->recipe), $found),
             'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),
             'serves' => $stand->expected->serves[$found->key] ?? [],
             'total' => $stand->expected->total[$found->key] ?? 0.0,

@@ -57,7 +57,7 @@ final class CareController extends Page
             if (!\in_array($planting->standing, [Standing::Planned, Standing::InNursery], true) || !$recipes->has($planting->recipe)) {
                 continue;
             }
-            foreach ($leads->dated($recipes->get($planting->recipe), $planting->ground, $planting->length()) as $step) {
+            foreach ($leads->dated($recipes->get($planting->recipe), $planting) as $step) {
                 if (!$step->day->isBefore($from) && !$until->isBefore($step->day)) {
                     $jobs[] = self::job($garden, $planting, $step->day, $step->step->name, $step->hours->value, $step->step->tool, $step->step->caution);
                 }

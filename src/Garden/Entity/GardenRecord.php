@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\Entity;
 
+use App\Garden\File\PlanRulesFile;
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Garden\Place;
@@ -55,6 +56,9 @@ class GardenRecord extends GardenRow
     /** @var array<string, int> */
     #[ORM\Column(type: 'json')]
     private array $kit;
+    /** @var array<string, mixed> */
+    #[ORM\Column(type: 'json')]
+    private array $planRules;
 
     public function __construct(
         string $gardenId,
@@ -102,5 +106,6 @@ class GardenRecord extends GardenRow
         $this->nitrogenRate = $settings->nitrogenRate;
         $this->fertiliserNitrogen = $settings->fertiliserNitrogen;
         $this->kit = $settings->kit;
+        $this->planRules = PlanRulesFile::values($settings->rules);
     }
 }

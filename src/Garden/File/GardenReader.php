@@ -14,6 +14,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Garden\Temper;
 use JollyFurrow\Measure\Length;
@@ -71,7 +72,7 @@ final readonly class GardenReader
         $place = $this->place($root->object('place'));
         $ownRecipes = self::recipes($root);
         $recipes = $this->recipes->with($ownRecipes);
-        $settings = $this->settings($root->object('settings'), $recipes);
+        $settings = $this->settings($root->object('settings'), $recipes, array_map(strval(...), array_keys($beds)), $blocks);
         $history = $this->history($root, $lengths);
         $own = $this->own($root);
         $book = $this->book($root, $own);
@@ -134,7 +135,11 @@ final readonly class GardenReader
         return new Place($node->text('name'), $node->float('latitude', -66, 66), $node->int('altitude_m', -400, 5000), $node->monthDay('last_frost'), $node->monthDay('first_frost'));
     }
 
-    private function settings(Node $node, RecipeBook $recipes): Settings
+    /**
+     * @param list<string> $beds   names
+     * @param list<string> $blocks names
+     */
+    private function settings(Node $node, RecipeBook $recipes, array $beds, array $blocks): Settings
     {
         $days = [];
         foreach ($node->texts('sowing_days', 7) as $word) {
@@ -171,6 +176,7 @@ final readonly class GardenReader
             $node->float('nitrogen_rate_g_m2', 0, 40),
             $node->float('fertiliser_nitrogen_percent', 0.1, 100),
             $node->has('kit_mm') ? self::kit($node->object('kit_mm')) : [],
+            $node->has('plan_rules') ? PlanRulesFile::read($node->object('plan_rules'), $recipes, $beds, $blocks) : new PlanRules(),
         );
     }
 

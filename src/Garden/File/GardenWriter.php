@@ -76,6 +76,7 @@ final class GardenWriter
             'nitrogen_rate_g_m2' => $s->nitrogenRate,
             'fertiliser_nitrogen_percent' => $s->fertiliserNitrogen,
             ...([] === $s->kit ? [] : ['kit_mm' => $s->kit]),
+            ...([] === PlanRulesFile::values($s->rules) ? [] : ['plan_rules' => PlanRulesFile::values($s->rules)]),
         ];
     }
 

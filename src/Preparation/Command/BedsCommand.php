@@ -8,7 +8,6 @@ use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use App\Work\CareFile;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\LateBed;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Preparation\DatedStep;
@@ -78,7 +77,7 @@ final class BedsCommand extends Command
             'recipe' => $recipe->key,
             'bed_start' => $planting->bedStart->iso(),
             'ground' => $planting->ground->iso(),
-            'steps' => array_map(static fn (DatedStep $s): array => ['day' => $s->day->iso(), 'name' => $s->step->name, 'hours' => round($s->hours->value, 2), 'tool' => $s->step->tool, 'condition' => $s->step->condition, 'caution' => $s->step->caution], $leads->dated($recipe, $planting->ground, Length::fromMillimetres($planting->length()->millimetres))),
+            'steps' => array_map(static fn (DatedStep $s): array => ['day' => $s->day->iso(), 'name' => $s->step->name, 'hours' => round($s->hours->value, 2), 'tool' => $s->step->tool, 'condition' => $s->step->condition, 'caution' => $s->step->caution], $leads->dated($recipe, $planting)),
             'compost_litres' => $recipe->spreadsCompost ? round($litres) : 0.0,
         ];
     }

@@ -28,7 +28,7 @@ final class TemperTest extends TestCase
     #[TestWith(['fair', 'late', 'few', 'none', null, 'corn', '2026-05-15', 'late to warm'])]
     #[TestWith(['fair', 'late', 'few', 'none', null, 'corn', '2026-06-15', ''])]
     #[TestWith(['fair', 'early', 'few', 'none', null, 'corn', '2026-05-15', ''])]
-    #[TestWith(['fair', 'fair', 'tough', 'none', null, 'kale', '2026-06-01', 'two weeks more'])]
+    #[TestWith(['fair', 'fair', 'tough', 'none', null, 'kale', '2026-06-01', 'two weeks sooner'])]
     #[TestWith(['fair', 'fair', 'few', 'none', 220, 'carrot', '2026-06-01', 'pan at 22 cm'])]
     #[TestWith(['fair', 'fair', 'few', 'none', 450, 'carrot', '2026-06-01', ''])]
     #[TestWith(['fair', 'fair', 'few', 'none', 220, 'kale', '2026-06-01', ''])]

@@ -13,13 +13,13 @@ use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Plan\Beds\BedChoice;
+use JollyFurrow\Plan\Beds\BedOffer;
 use JollyFurrow\Plan\Candidate;
-use JollyFurrow\Plan\FirstFitBeds;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
-use JollyFurrow\Time\Period;
 use PHPUnit\Framework\TestCase;
 
 final class BedsTest extends TestCase
@@ -35,18 +35,15 @@ final class BedsTest extends TestCase
     public function testThreeYearsAreEnough(): void
     {
         $garden = self::garden(1, [self::past('A1', 'broccoli', '2023-04-01')]);
-        [$beds, $candidate, $stay] = self::asked($garden, 'kale');
 
-        self::assertSame([], $beds->breaches($candidate, $beds->find($candidate, 25_000, $stay), $stay));
+        self::assertSame([], self::offer($garden, 'kale', 25_000)->remarks);
     }
 
     public function testABreachIsTakenWhereThereIsNoOtherWayAndTold(): void
     {
         $garden = self::garden(1, [self::past('A1', 'broccoli', '2025-09-01')]);
-        [$beds, $candidate, $stay] = self::asked($garden, 'kale');
-        $pieces = $beds->find($candidate, 25_000, $stay);
 
-        self::assertSame(['Cabbage family again on A1: 7 months apart from broccoli, 3 years are wished for.'], $beds->breaches($candidate, $pieces, $stay));
+        self::assertSame(['Cabbage family again on A1: 7 months apart from broccoli, 3 years are wished for.'], self::offer($garden, 'kale', 25_000)->remarks);
     }
 
     public function testPiecesWhenNoBedTakesItWhole(): void
@@ -67,17 +64,14 @@ final class BedsTest extends TestCase
     /** @return list<string> */
     private static function found(Garden $garden, string $item, int $millimetres): array
     {
-        [$beds, $candidate, $stay] = self::asked($garden, $item);
-
-        return array_map(static fn (Stretch $s): string => $s->bed.' '.$s->from.'-'.$s->to, $beds->find($candidate, $millimetres, $stay));
+        return array_map(static fn (Stretch $s): string => $s->bed.' '.$s->from.'-'.$s->to, self::offer($garden, $item, $millimetres)->pieces);
     }
 
-    /** @return array{FirstFitBeds, Candidate, Period} */
-    private static function asked(Garden $garden, string $item): array
+    private static function offer(Garden $garden, string $item, int $millimetres): BedOffer
     {
         $day = Day::parse('2026-04-20')->number;
 
-        return [new FirstFitBeds($garden, Book::crops(), Grid::of($garden)), new Candidate($item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day, $day + 50, $day + 80, 1.0, 0.0, 0.0, []), Period::fromFirstToLast(Day::of($day), Day::of($day + 80))];
+        return (new BedChoice($garden, Book::crops(), Book::recipes(), Grid::of($garden)))->offer(new Candidate($item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day - 5, $day + 50, $day + 80, 1.0, 0.0, 0.0, []), $millimetres, $day + 80);
     }
 
     /** @param list<PastCrop> $history */

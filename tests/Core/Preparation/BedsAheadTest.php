@@ -57,7 +57,7 @@ final class BedsAheadTest extends TestCase
             $garden = RandomGarden::of($seed);
             $leads = new Leads($garden);
             foreach ((new Planner(Book::crops(), Book::recipes()))->draw($garden)->new as $planting) {
-                $days = array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated(Book::recipes()->get($planting->recipe), $planting->ground, $planting->length()));
+                $days = array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated(Book::recipes()->get($planting->recipe), $planting));
                 $sorted = $days;
                 sort($sorted);
                 self::assertSame($sorted, $days);

@@ -79,7 +79,7 @@ final class KitPropertiesTest extends TestCase
                 for ($day = $monday; $day < $monday + 7; ++$day) {
                     $under = [];
                     foreach ($garden->plantings as $planting) {
-                        $steps = $planting->isOver($garden->today) ? [] : $leads->dated(self::recipes()->get($planting->recipe), $planting->ground, $planting->length());
+                        $steps = $planting->isOver($garden->today) ? [] : $leads->dated(self::recipes()->get($planting->recipe), $planting);
                         if ([] === $steps || null === $steps[0]->step->lays || $day < $steps[0]->day->number || $day > $steps[1]->day->number) {
                             continue;
                         }

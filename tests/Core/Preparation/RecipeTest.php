@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Preparation;
 
 use JollyFurrow\Climate\WetOdds;
-use JollyFurrow\Measure\Length;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
 use JollyFurrow\Preparation\BedSeason;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Kit;
@@ -29,9 +33,16 @@ final class RecipeTest extends TestCase
         return new Leads(LittleGarden::on('2026-03-02'));
     }
 
+    private static function planting(string $ground, float $metres): Planting
+    {
+        $day = Day::parse($ground);
+
+        return new Planting('kale@'.$ground.'#1', 'kale', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day->plus(-5), $day->plus(60), $day->plus(80), 1.0, [Stretch::of('A1', 0, (int) (1000 * $metres))], Standing::Planned, false);
+    }
+
     public function testStepsAreDatedBackwardsAndTimedByLength(): void
     {
-        $steps = self::leads()->dated(Book::recipes()->get('tarp-shallow-till'), Day::parse('2026-05-19'), Length::fromMetres(12.5));
+        $steps = self::leads()->dated(Book::recipes()->get('tarp-shallow-till'), self::planting('2026-05-19', 12.5));
 
         self::assertSame(['2026-04-14', '2026-05-18'], array_map(static fn (DatedStep $s): string => $s->day->iso(), $steps));
         self::assertSame([0.25, 0.5], array_map(static fn (DatedStep $s): float => $s->hours->value, $steps));
@@ -68,7 +79,7 @@ final class RecipeTest extends TestCase
         self::assertGreaterThan(0, $reserve);
         self::assertLessThanOrEqual(0.2, $odds ** ($reserve + 1));
         self::assertGreaterThan(0.2, $odds ** $reserve);
-        self::assertSame([10 + $reserve, 2 + $reserve, 1], array_map(static fn (DatedStep $s): int => Day::parse('2026-06-10')->since($s->day), $leads->dated($dry, Day::parse('2026-06-10'), Length::fromMetres(10))));
+        self::assertSame([10 + $reserve, 2 + $reserve, 1], array_map(static fn (DatedStep $s): int => Day::parse('2026-06-10')->since($s->day), $leads->dated($dry, self::planting('2026-06-10', 10.0))));
         self::assertSame(0, self::leads()->reserve($dry, Day::parse('2026-06-10')), 'the rain of the place is not known');
         self::assertSame(0, $leads->reserve(self::recipe(new Step('Rake', 3, 1.0, 'rake', '', '')), Day::parse('2026-06-10')));
     }

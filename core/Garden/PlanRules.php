@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Garden;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Time\Period;
+
+/** How a plan is to be drawn up: wishes, reserve, rules by block and bed, and what each soft rule weighs. */
+final readonly class PlanRules
+{
+    /**
+     * @param array<string, BlockRules>       $blocks      by name of the block
+     * @param array<string, list<RestingBed>> $resting     by name of the bed
+     * @param list<string>                    $reserveBeds beds the plan leaves empty, for what goes wrong
+     * @param list<NotHere>                   $notHere
+     * @param list<list<string>>              $cycle       groups of families in the order they follow each other, one a year; none: by gap alone
+     * @param array<string, Method>           $methods     by item: sown or planted out whatever is cheaper
+     * @param array<string, Keeping>          $keeping     by item: store it, or grow on
+     * @param float                           $reserve     share above need
+     * @param int                             $mostSowings of one crop in a calendar month; 0: as many as it takes
+     */
+    public function __construct(
+        public array $blocks = [],
+        public array $resting = [],
+        public array $reserveBeds = [],
+        public array $notHere = [],
+        public array $cycle = [],
+        public array $methods = [],
+        public array $keeping = [],
+        public Weights $weights = new Weights(),
+        public SuccessionSchool $school = SuccessionSchool::ByDate,
+        public Lengths $lengths = Lengths::Quarters,
+        public bool $fullTrays = false,
+        public float $reserve = 0.0,
+        public ReserveWay $reserveWay = ReserveWay::Longer,
+        public int $mostSowings = 0,
+    ) {
+    }
+
+    /**
+     * The same with other beds resting.
+     *
+     * @param array<string, list<RestingBed>> $resting
+     */
+    public function resting(array $resting): self
+    {
+        return new self($this->blocks, $resting, $this->reserveBeds, $this->notHere, $this->cycle, $this->methods, $this->keeping, $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings);
+    }
+
+    public function block(string $name): BlockRules
+    {
+        return $this->blocks[$name] ?? new BlockRules();
+    }
+
+    /** Whether a bed rests on any day of a stay. */
+    public function rests(string $bed, Period $stay): ?RestingBed
+    {
+        foreach ($this->resting[$bed] ?? [] as $rest) {
+            if ($rest->days->overlaps($stay)) {
+                return $rest;
+            }
+        }
+
+        return null;
+    }
+
+    /** A rule that keeps a crop off a bed; null: none. */
+    public function keepsOff(Crop $crop, Bed $bed): ?NotHere
+    {
+        foreach ($this->notHere as $one) {
+            if (($one->where === $bed->name || $one->where === $bed->block) && \in_array($one->what, [$crop->item(), $crop->key, $crop->family], true)) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+
+    /** Place of a rotation group in the cycle; null: it is in none. */
+    public function turn(string $group): ?int
+    {
+        foreach ($this->cycle as $turn => $groups) {
+            if (\in_array($group, $groups, true)) {
+                return $turn;
+            }
+        }
+
+        return null;
+    }
+}

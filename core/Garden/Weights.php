@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Garden;
+
+/**
+ * What a bent rule weighs when beds are chosen, in cents for a whole bed's length bent; a stated, positive default each
+ * (own model: what a careful grower would walk or dig to keep it).
+ */
+final readonly class Weights
+{
+    public const WHY = [
+        'gap' => 'a family back before its years are up brings its diseases back',
+        'cycle' => 'a crop out of its turn in the cycle of groups',
+        'piece' => 'each further piece is one more place to walk to, label and cover',
+        'temper' => 'a crop on ground that does not suit it: wet, late, weedy, shaded, a pan',
+        'before' => 'roots after fresh manure or much nitrogen fork; a heavy feeder after nothing goes hungry',
+        'together' => 'one family side by side is covered, watered and rotated as one',
+        'block' => 'a family outside the block that is kept for it',
+        'sliver' => 'days between two crops too short for anything else to grow in',
+        'walk' => 'a bed far from the one before it in walking order',
+        'corn' => 'corn in one long row sets few kernels: it wants a block of neighbouring beds',
+    ];
+
+    public function __construct(
+        public float $gap = 2000.0,
+        public float $cycle = 800.0,
+        public float $piece = 300.0,
+        public float $temper = 1000.0,
+        public float $before = 400.0,
+        public float $together = 60.0,
+        public float $block = 1200.0,
+        public float $sliver = 40.0,
+        public float $walk = 10.0,
+        public float $corn = 600.0,
+    ) {
+    }
+
+    /** @return array<string, float> */
+    public function all(): array
+    {
+        return ['gap' => $this->gap, 'cycle' => $this->cycle, 'piece' => $this->piece, 'temper' => $this->temper, 'before' => $this->before, 'together' => $this->together, 'block' => $this->block, 'sliver' => $this->sliver, 'walk' => $this->walk, 'corn' => $this->corn];
+    }
+
+    /** @param array<string, float> $weights those not named as usual */
+    public static function of(array $weights): self
+    {
+        $all = array_intersect_key($weights, self::WHY) + (new self())->all();
+
+        return new self($all['gap'], $all['cycle'], $all['piece'], $all['temper'], $all['before'], $all['together'], $all['block'], $all['sliver'], $all['walk'], $all['corn']);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan\Beds;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Plan\Candidate;
+
+/** Corn is wind-pollinated: it wants a block of neighbouring beds in flower together (common practice, no source). */
+final class BedCorn
+{
+    /** Sown so many days apart and less they flower together. */
+    private const TOGETHER_DAYS = 9;
+
+    public static function wantsBlocks(Crop $crop): bool
+    {
+        return 'grain' === $crop->habits->rotation && Pattern::GreenManure !== $crop->pattern;
+    }
+
+    /** @param non-empty-list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, order: int}> $pieces */
+    public static function isBlock(Ground $ground, Candidate $candidate, array $pieces): bool
+    {
+        $places = array_map(static fn (array $piece): int => $piece['order'], $pieces);
+        if (\count($pieces) > 1 && \count(array_unique($places)) > 1 && max($places) - min($places) < \count($pieces)) {
+            return true;
+        }
+        foreach ($ground->all() as $bed => $stands) {
+            $isBeside = abs(($ground->order[$bed] ?? -9) - $places[0]) <= 1;
+            foreach ($isBeside ? $stands : [] as $stand) {
+                if (!$stand->isPast && $stand->item === $candidate->item && abs($stand->ready - $candidate->ready) <= self::TOGETHER_DAYS) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}

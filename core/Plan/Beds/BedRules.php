@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan\Beds;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Feeding;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Garden\Weights;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
+
+/** The soft rules of choosing a bed: what each weighs for one stretch, in cents, by the share of the bed it touches. */
+final class BedRules
+{
+    /** An empty gap of so many days and fewer grows nothing. */
+    private const SLIVER_DAYS = 20;
+    /** What stood before counts so many days back. */
+    private const BEFORE_DAYS = 300;
+    /** A cut-off end of a free stretch weighs this share of an empty gap. */
+    private const CUT_OFF = 0.5;
+
+    private readonly Weights $weights;
+    /** @var array<string, list<string>> */
+    private array $against = [];
+
+    public function __construct(private readonly Ground $ground)
+    {
+        $this->weights = $ground->garden->settings->rules->weights;
+    }
+
+    /**
+     * @param array{int, int} $stretch the free stretch it is taken from
+     *
+     * @return array<string, float> cents by rule; what is not bent is left out
+     */
+    public function bent(Crop $crop, Bed $bed, int $from, int $to, array $stretch, int $ground, int $start, int $last): array
+    {
+        $share = ($to - $from) / $bed->length->millimetres;
+        $w = $this->weights;
+
+        return array_filter([
+            'gap' => $w->gap * $this->gap($crop, $bed, $from, $to, $start, $last),
+            'cycle' => $w->cycle * $share * (float) $this->isOutOfTurn($crop, $bed, $from, $to, $ground),
+            'temper' => $w->temper * $share * \count($this->against($crop, $bed, $ground)),
+            'before' => $w->before * $share * $this->before($crop, $bed, $from, $to, $start),
+            'together' => $w->together * (float) !$this->isTogether($crop, $bed, $start, $last),
+            'block' => $w->block * $share * (float) $this->isOutsideItsBlock($crop, $bed),
+            'sliver' => $w->sliver * ($share * $this->slivers($bed, $from, $to, $start, $last) + self::CUT_OFF * (float) ($stretch[0] < $from || $to < $stretch[1])),
+        ], static fn (float $cents): bool => $cents > 0.0);
+    }
+
+    /** @return list<string> in words, what weighs enough to be told */
+    public function words(Crop $crop, Bed $bed, int $from, int $to, int $ground, int $start, int $last): array
+    {
+        $gap = $this->ground->gap->breach(Stretch::of($bed->name, $from, $to), $crop->item(), $bed->place, Period::fromFirstToLast(Day::of($start), Day::of($last)));
+        $before = $this->before($crop, $bed, $from, $to, $start) > 0.0 ? \sprintf('%s on %s after a crop that does not suit it.', $crop->name, $bed->name) : null;
+
+        return array_values(array_filter([
+            $gap,
+            $this->isOutOfTurn($crop, $bed, $from, $to, $ground) ? \sprintf('%s: out of its turn in the cycle on %s.', $crop->name, $bed->name) : null,
+            ...array_map(static fn (string $words): string => \sprintf('Bed %s: %s.', $bed->name, $words), $this->against($crop, $bed, $ground)),
+            $before,
+            $this->isOutsideItsBlock($crop, $bed) ? \sprintf('%s family outside the block kept for it, on %s.', $crop->family, $bed->name) : null,
+        ]));
+    }
+
+    /** Share of a bed by which the family gap is bent: half for being too near, the rest by how much. */
+    private function gap(Crop $crop, Bed $bed, int $from, int $to, int $start, int $last): float
+    {
+        $wanted = 365 * ($this->ground->garden->settings->rotation[$bed->place->value] ?? 0);
+        $worst = 0.0;
+        foreach ($wanted > 0 && $this->weights->gap > 0.0 ? $this->ground->gap->tooNear($bed->name, $crop->item(), $bed->place, $start, $last) : [] as [$near, $until, $item, $days]) {
+            $common = min($to, $until) - max($from, $near);
+            if ($common > 0) {
+                $worst = max($worst, $common / $bed->length->millimetres * (0.5 + 0.5 * (1 - $days / $wanted)));
+            }
+        }
+
+        return $worst;
+    }
+
+    /** The groups that stood there the year before, or stand there this year, call for another one. */
+    private function isOutOfTurn(Crop $crop, Bed $bed, int $from, int $to, int $ground): bool
+    {
+        $rules = $this->ground->garden->settings->rules;
+        $turn = [] === $rules->cycle || 0 === ($this->ground->garden->settings->rotation[$bed->place->value] ?? 0) ? null : $rules->turn($crop->habits->rotation);
+        if (null === $turn) {
+            return false;
+        }
+        $year = Day::of($ground)->year();
+        $known = false;
+        foreach ($this->ground->on($bed->name) as $stand) {
+            $other = $stand->from < $to && $from < $stand->to ? $rules->turn($stand->group) : null;
+            $years = $year - Day::of($stand->isPast ? $stand->last : $stand->ready)->year();
+            if (null !== $other && $years >= 0 && $years <= 1) {
+                $known = true;
+                if (($other + $years) % \count($rules->cycle) === $turn) {
+                    return false;
+                }
+            }
+        }
+
+        return $known;
+    }
+
+    /** @return list<string> */
+    private function against(Crop $crop, Bed $bed, int $ground): array
+    {
+        if ($bed->temper->isUsual()) {
+            return [];
+        }
+
+        return $this->against[$bed->name.'|'.$crop->key.'|'.$ground] ??= $bed->temper->against($crop, Day::of($ground), $this->ground->garden->place->latitude);
+    }
+
+    /** Roots after much nitrogen weigh whole; a heavy feeder after another one half. */
+    private function before(Crop $crop, Bed $bed, int $from, int $to, int $start): float
+    {
+        $isRoot = 'root' === $crop->habits->rotation;
+        if (0.0 === $this->weights->before || (!$isRoot && Feeding::Heavy !== $crop->feeding)) {
+            return 0.0;
+        }
+        $last = null;
+        foreach ($this->ground->on($bed->name) as $stand) {
+            if ($stand->from < $to && $from < $stand->to && $stand->last < $start && $start - $stand->last < self::BEFORE_DAYS && (null === $last || $stand->last > $last->last)) {
+                $last = $stand;
+            }
+        }
+
+        return match (true) {
+            null === $last => 0.0,
+            $isRoot => 'giver' === $last->feeding ? 1.0 : 0.0,
+            default => 'heavy' === $last->feeding ? 0.5 : 0.0,
+        };
+    }
+
+    /** The first of a family on the days, or beside one of them. */
+    private function isTogether(Crop $crop, Bed $bed, int $start, int $last): bool
+    {
+        $places = $this->ground->familyAt($crop->family, $start, $last);
+        $here = $this->ground->order[$bed->name];
+        foreach ($places as $place) {
+            if (abs($place - $here) <= 1) {
+                return true;
+            }
+        }
+
+        return [] === $places;
+    }
+
+    private function isOutsideItsBlock(Crop $crop, Bed $bed): bool
+    {
+        $elsewhere = false;
+        foreach ($this->ground->garden->settings->rules->blocks as $name => $rules) {
+            $isFor = \in_array($crop->family, $rules->families, true);
+            if ((string) $name === $bed->block) {
+                return [] !== $rules->families && !$isFor || $elsewhere && !$isFor;
+            }
+            $elsewhere = $elsewhere || $isFor;
+        }
+
+        return $elsewhere;
+    }
+
+    /** Empty gaps before and after that are too short to grow anything in. */
+    private function slivers(Bed $bed, int $from, int $to, int $start, int $last): int
+    {
+        $before = $after = self::SLIVER_DAYS + 1;
+        foreach ($this->ground->on($bed->name) as $stand) {
+            if ($stand->isPast || $stand->to <= $from || $to <= $stand->from) {
+                continue;
+            }
+            $before = $stand->last < $start ? min($before, $start - $stand->last - 1) : $before;
+            $after = $last < $stand->start ? min($after, $stand->start - $last - 1) : $after;
+        }
+
+        return (int) ($before > 0 && $before <= self::SLIVER_DAYS) + (int) ($after > 0 && $after <= self::SLIVER_DAYS);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Plan\Beds;
+
+/** What stands, stood or is to stand on one stretch of a bed. Millimetres and day numbers, both ends included for days. */
+final readonly class Stand
+{
+    /** @param bool $isPast nothing but the day it was cleared is known */
+    public function __construct(public string $item, public string $variety, public string $family, public string $group, public string $feeding, public int $from, public int $to, public int $start, public int $last, public int $ready, public bool $isPast)
+    {
+    }
+}
