@@ -34,6 +34,10 @@ enum FaultKind: string
     case BeyondBed = 'beyond-bed';
     case WrongPlace = 'wrong-place';
     case Quarantined = 'quarantined';
+    case Resting = 'resting';
+    case NotHere = 'not-here';
+    case OnReserve = 'on-reserve';
+    case TooNearInFlower = 'too-near-in-flower';
     case GroundTaken = 'ground-taken';
     case NeedMissing = 'need-missing';
     case NeedWrong = 'need-wrong';

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Check;
 
-use JollyFurrow\Crop\CropBook;
-
 /** Real beds: there, long enough, of the right place type, and never two plantings on one stretch. */
 final readonly class GroundRules
 {
@@ -14,7 +12,7 @@ final readonly class GroundRules
     /** @var array<string, Sheet> */
     private array $beds;
 
-    public function __construct(Sheet $garden, private CropBook $book)
+    public function __construct(Sheet $garden)
     {
         $beds = [];
         foreach ($garden->parts('beds') as $bed) {
@@ -67,17 +65,7 @@ final readonly class GroundRules
             $faults[] = new Fault(FaultKind::WrongPlace, $key, \sprintf('Bed %s is %s, the planting is for %s.', $bed->text('name'), $bed->text('place'), $planting->text('place')));
         }
 
-        return [...$faults, ...$this->quarantine($planting, $bed)];
-    }
-
-    /** @return list<Fault> */
-    private function quarantine(Sheet $planting, Sheet $bed): array
-    {
-        $family = $this->book->has($planting->text('item')) ? $this->book->get($planting->text('item'))->family : '';
-        $start = $planting->day('bed_start') ?? 0;
-        $kept = array_filter($bed->parts('quarantine'), static fn (Sheet $q): bool => $q->text('family') === $family && ($q->day('until') ?? 0) >= $start);
-
-        return [] === $kept || 'planned' !== $planting->text('standing') ? [] : [new Fault(FaultKind::Quarantined, $planting->text('key'), \sprintf('The %s family is kept off bed %s.', $family, $bed->text('name')))];
+        return $faults;
     }
 
     private static function meet(Sheet $one, Sheet $piece, Sheet $other, Sheet $theirs): bool

@@ -44,10 +44,11 @@ final readonly class PlanChecker
         $standing = new StandingRules($garden, $plan);
         $there = $standing->plantings();
         $timing = new TimingRules($garden, $this->book, $this->recipes);
-        $ground = new GroundRules($garden, $this->book);
+        $ground = new GroundRules($garden);
+        $where = new WhereRules($garden, $this->book);
         $supply = new SupplyRules($garden, $plan, $this->book, $there);
         $cost = new CostRules($garden, $plan, $this->book, $this->recipes);
 
-        return [...$faults, ...$standing->faults(), ...array_merge([], ...array_map($timing->faults(...), $plan->parts('plantings'))), ...$ground->faults($there), ...$supply->faults(), ...$cost->faults()];
+        return [...$faults, ...$standing->faults(), ...array_merge([], ...array_map($timing->faults(...), $plan->parts('plantings'))), ...$ground->faults($there), ...$where->faults($plan->parts('plantings'), $there), ...$supply->faults(), ...$cost->faults()];
     }
 }

@@ -19,6 +19,8 @@ final readonly class TimingRules
     /** Heat and light make days up to so much shorter (or, in the nursery, longer) than the catalogue's. */
     private const SLACK = 2.0;
     private const WET_RESERVE = 14;
+    /** Tough-rooted weeds want the first step sooner. */
+    private const TOUGH_WEEDS = 14;
     /** In the cold a crop holds so many times as long. */
     private const COLD_HOLD = 5;
     private const PICKED_UNITS_TOLERANCE = 0.0001;
@@ -62,7 +64,8 @@ final readonly class TimingRules
         }
         $stock = Pattern::Once === $crop->pattern || Pattern::DigAsNeeded === $crop->pattern;
         $nursery = $sown ? 0 : $crop->timing->nurseryDays;
-        [$leastLead, $mostLead] = $this->lead($planting->text('recipe'), Day::of($days['ground']), $isTimed);
+        [$leastLead, $mostLead] = $this->lead($planting, Day::of($days['ground']), $isTimed);
+        $recipes = $this->recipes($planting, $crop);
         $ready = $days['ground'] + $catalogue + ($stock ? intdiv($crop->timing->spread, 2) : 0);
         $last = $days['ready'] + ($stock ? $crop->timing->hold * ($isTimed ? self::COLD_HOLD : 1) : $this->lastPicking($crop));
         $window = $crop->sowing[$planting->text('place')] ?? null;
@@ -73,7 +76,7 @@ final readonly class TimingRules
             [FaultKind::NoSowingDay, \in_array(Day::of($days['sow'])->weekday()->name, $this->garden->part('settings')->texts('sowing_days'), true), 'The garden does not sow on that day of the week.'],
             [FaultKind::OutOfSeason, null !== $window && $window->contains(Day::of($days['ground'])), 'The crop does not go into the ground there at that time of the year.'],
             [FaultKind::WrongNursery, abs($days['ground'] - $days['sow'] - $nursery) <= $nursery * ($slack - 1), \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
-            [FaultKind::WrongRecipe, $planting->text('recipe') === $this->recipe($crop), \sprintf('The bed is to be made by "%s".', $this->recipe($crop))],
+            [FaultKind::WrongRecipe, \in_array($planting->text('recipe'), $recipes, true), \sprintf('The bed is to be made by "%s".', implode('" or "', $recipes))],
             [FaultKind::BedNotReady, $days['ground'] - $days['bed_start'] >= $leastLead && $days['ground'] - $days['bed_start'] <= $mostLead, \sprintf('The recipe takes %d days then, the bed is taken %d days before.', $leastLead, $days['ground'] - $days['bed_start'])],
             [FaultKind::WrongReady, $isTimed ? $days['ready'] - $days['ground'] >= ($ready - $days['ground']) / $slack : $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
             [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
@@ -85,21 +88,23 @@ final readonly class TimingRules
     }
 
     /**
-     * Least and most days of a recipe for that time of the year; up to a fortnight more is in hand where the rain is known.
+     * Least and most days of its recipe for that time of the year; up to a fortnight more is in hand where the rain is known.
      *
      * @return array{int, int}
      */
-    private function lead(string $recipe, Day $ground, bool $isTimed): array
+    private function lead(Sheet $planting, Day $ground, bool $isTimed): array
     {
         $month = $ground->month() + ($this->garden->part('place')->number('latitude') < 0 ? 6 : 0);
         $date = (($month - 1) % 12 + 1) + $ground->dayOfMonth() / 100;
         $longest = 0;
-        foreach ($this->recipes->get($recipe)->steps as $step) {
+        foreach ($this->recipes->get($planting->text('recipe'))->steps as $step) {
             $spring = $step->leadSpring ?? $step->leadDays;
             $longest = max($longest, $date >= 11.01 || $date < 3.16 ? $step->leadCold ?? $spring : ($date < 5.16 ? $spring : $step->leadDays));
         }
 
-        return [$longest, $longest + ($isTimed ? self::WET_RESERVE : 0)];
+        $tough = [] === array_filter($this->beds($planting), static fn (Sheet $bed): bool => 'tough' === $bed->part('temper')->text('weeds')) ? 0 : self::TOUGH_WEEDS;
+
+        return [$longest + $tough, $longest + $tough + ($isTimed ? self::WET_RESERVE : 0)];
     }
 
     private function variety(Sheet $planting): string
@@ -112,9 +117,27 @@ final readonly class TimingRules
         return $this->book->has($this->variety($planting)) && $this->book->get($this->variety($planting))->item() === $planting->text('item');
     }
 
-    private function recipe(Crop $crop): string
+    /** @return list<string> the crop's own recipe; else that of its blocks, or the garden's */
+    private function recipes(Sheet $planting, Crop $crop): array
     {
-        return '' !== $crop->recipe && $this->recipes->has($crop->recipe) ? $crop->recipe : $this->garden->part('settings')->text('recipe');
+        if ('' !== $crop->recipe && $this->recipes->has($crop->recipe)) {
+            return [$crop->recipe];
+        }
+        $settings = $this->garden->part('settings');
+        $byBlock = [];
+        foreach ($settings->part('plan_rules')->parts('blocks') as $block) {
+            $byBlock[$block->text('block')] = $block->text('recipe');
+        }
+
+        return array_values(array_unique(array_map(static fn (Sheet $bed): string => '' === ($byBlock[$bed->text('block')] ?? '') ? $settings->text('recipe') : $byBlock[$bed->text('block')], $this->beds($planting)))) ?: [$settings->text('recipe')];
+    }
+
+    /** @return list<Sheet> those it stands on */
+    private function beds(Sheet $planting): array
+    {
+        $names = array_map(static fn (Sheet $piece): string => $piece->text('bed'), $planting->parts('pieces'));
+
+        return array_values(array_filter($this->garden->parts('beds'), static fn (Sheet $bed): bool => \in_array($bed->text('name'), $names, true)));
     }
 
     private function lastPicking(Crop $crop): int

@@ -39,7 +39,7 @@ final readonly class Conflicts
         $found = [];
         foreach ($garden->plantings as $planting) {
             if (isset($inQuestion[$planting->key])) {
-                $found = [...$found, ...$this->ground($garden, $planting, $inQuestion), ...$this->season($garden, $planting), ...self::family($gap, $planting)];
+                $found = [...$found, ...$this->ground($garden, $planting, $inQuestion), ...$this->season($garden, $planting), ...$this->flower($garden, $planting), ...self::family($gap, $planting)];
             }
         }
         usort($found, static fn (Conflict $a, Conflict $b): int => (int) $b->isHard() <=> (int) $a->isHard());
@@ -92,6 +92,12 @@ final readonly class Conflicts
         $kept = $bed->quarantineOf($crop->family, $planting->bedStart);
         $hard = null === $kept ? [] : [new Conflict(Rule::Quarantined, $planting->key, \sprintf('The %s family is kept off bed %s until %s%s.', strtolower($crop->family), $bed->name, $kept->until->iso(), '' === $kept->why ? '' : ': '.$kept->why))];
 
+        $rules = $garden->settings->rules;
+        $rest = $rules->rests($bed->name, $planting->occupancy());
+        $off = $rules->keepsOff($crop, $bed);
+        $hard = null === $rest ? $hard : [...$hard, new Conflict(Rule::Resting, $planting->key, \sprintf('Bed %s rests until %s%s.', $bed->name, $rest->days->last()->iso(), '' === $rest->why ? '' : ': '.$rest->why))];
+        $hard = null === $off ? $hard : [...$hard, new Conflict(Rule::NotHere, $planting->key, \sprintf('%s is kept off %s%s.', ucfirst($off->what), $off->where, '' === $off->why ? '' : ': '.$off->why))];
+
         return [...$hard, ...array_map(static fn (string $words): Conflict => new Conflict(Rule::BedTemper, $planting->key, \sprintf('Bed %s: %s.', $bed->name, $words)), $bed->temper->against($crop, $planting->ground, $garden->place->latitude))];
     }
 
@@ -134,6 +140,22 @@ final readonly class Conflicts
         $ripe = new Ripeness($planting->sow->number, $planting->ground->number, $planting->ground->number, $planting->ready->number, $planting->clear->number);
 
         return array_map(static fn (string $words): Conflict => new Conflict(Rule::FrostFirst, $planting->key, $words), FrostWarning::of($garden, $crop, $garden->coversOf($planting), $ripe));
+    }
+
+    /** @return list<Conflict> corn of another kind in flower within too few days: gardens are small, so isolation goes by time */
+    private function flower(Garden $garden, Planting $planting): array
+    {
+        if (!$this->book->has($planting->item) || Standing::Planned !== $planting->standing) {
+            return [];
+        }
+        $crop = $this->book->grown($planting->item, $planting->variety);
+        foreach ($crop->habits->isolation > 0 ? $garden->plantings : [] as $other) {
+            if ($other->item === $planting->item && $other->variety !== $planting->variety && !$other->isOver($garden->today) && abs($other->ready->since($planting->ready)) < $crop->habits->isolationDays) {
+                return [new Conflict(Rule::TooNearInFlower, $planting->key, \sprintf('%s of another kind is in flower within %d days of it; keep %d m or %d days apart.', $crop->name, $crop->habits->isolationDays, $crop->habits->isolation, $crop->habits->isolationDays))];
+            }
+        }
+
+        return [];
     }
 
     /** @return list<Conflict> */

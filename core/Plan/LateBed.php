@@ -5,23 +5,32 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
 
 /** A bed whose preparation should have begun and is not noted as begun, and what still works. */
 final readonly class LateBed
 {
+    private const CLEAN = 'fast-turn';
+    private const CLEAN_DAYS = 28;
+
     /**
-     * @param int      $days    late
-     * @param Planting $quicker the same day by a quicker preparation; null: none is quick enough
-     * @param float    $hours   that takes more, or less
-     * @param Planting $later   as soon as its own preparation allows, if it begins today; null: its season is over then
+     * @param int      $days       late
+     * @param Planting $quicker    the same day by a quicker preparation; null: none is quick enough
+     * @param float    $hours      that takes more, or less
+     * @param Planting $elsewhere  the same day on another bed that can be ready by then; null: there is none
+     * @param float    $hoursThere that takes more, or less
+     * @param Planting $later      as soon as its own preparation allows, if it begins today; null: its season is over then
      */
-    private function __construct(public Planting $planting, public int $days, public ?Planting $quicker, public ?Recipe $by, public float $hours, public ?Planting $later)
+    private function __construct(public Planting $planting, public int $days, public ?Planting $quicker, public ?Recipe $by, public float $hours, public ?Planting $later, public ?Planting $elsewhere = null, public float $hoursThere = 0.0)
     {
     }
 
@@ -54,7 +63,54 @@ final readonly class LateBed
         $by = $quick[0] ?? null;
         $quicker = null === $by ? null : $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->ground->plus(-$leads->daysFor($by, $planting)), $planting->ready, $planting->clear), recipe: $by->key);
 
-        return new self($planting, $garden->today->since($planting->bedStart), $quicker, $by, null === $by ? 0.0 : ($by->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100, self::later($garden, $book, $recipes, $planting, $leads, $own));
+        return new self($planting, $garden->today->since($planting->bedStart), $quicker, $by, null === $by ? 0.0 : ($by->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100, self::later($garden, $book, $recipes, $planting, $leads, $own), ...self::elsewhere($garden, $book, $recipes, $planting, $leads, $own));
+    }
+
+    /**
+     * The first bed, with the fewest rules bent, that is free from when its own preparation would begin: by the recipe of
+     * its block, or by a fast turn where a crop stood until a few weeks ago and the ground is still clean.
+     *
+     * @return array{Planting|null, float} and hours it takes more, or less
+     */
+    private static function elsewhere(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads, Recipe $own): array
+    {
+        $crop = $book->grown($planting->item, $planting->variety);
+        $others = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key));
+        $best = null;
+        foreach ($garden->beds as $bed) {
+            if ($bed->place !== $planting->place || \in_array($bed->name, array_map(static fn (Stretch $s): string => $s->bed, $planting->pieces), true)) {
+                continue;
+            }
+            $block = $garden->settings->rules->block($bed->block)->recipe;
+            $ways = ['' !== $crop->recipe || '' === $block ? $own->key : $block, ...(self::isClean($garden, $bed) ? [self::CLEAN] : [])];
+            foreach (array_filter($ways, $recipes->has(...)) as $way) {
+                $start = $planting->ground->plus(-$leads->days($recipes->get($way), $planting->ground, 'tough' === $bed->temper->weeds));
+                $stretch = $start->isBefore($garden->today) ? null : FreeStretches::first($bed, $others, Period::fromFirstToLast($start, $planting->clear), $planting->length()->millimetres);
+                if (null === $stretch) {
+                    continue;
+                }
+                $moved = $planting->but(dates: new Dates($planting->sow, $planting->ground, $start, $planting->ready, $planting->clear), pieces: [$stretch], recipe: $way);
+                $bent = (new Conflicts($book))->of($garden->with([...$others, $moved]), [$moved->key]);
+                $isHard = [] !== array_filter($bent, static fn (Conflict $c): bool => $c->isHard());
+                if (!$isHard && (null === $best || \count($bent) < $best[1])) {
+                    $best = [$moved, \count($bent), ($recipes->get($way)->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100];
+                }
+            }
+        }
+
+        return [$best[0] ?? null, $best[2] ?? 0.0];
+    }
+
+    /** A crop stood there until so many days ago, or is cleared before long: no weeds to speak of. */
+    private static function isClean(Garden $garden, Bed $bed): bool
+    {
+        $cleared = array_map(static fn (PastCrop $p): int => $p->stretch->bed === $bed->name ? $garden->today->since($p->cleared) : 999, $garden->history);
+        foreach ($garden->plantings as $planting) {
+            $isThere = [] !== array_filter($planting->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name) && !$garden->today->isBefore($planting->ground);
+            $cleared[] = $isThere ? $garden->today->since($planting->clear) : 999;
+        }
+
+        return [] !== $cleared && min($cleared) <= self::CLEAN_DAYS;
     }
 
     private static function later(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads, Recipe $own): ?Planting

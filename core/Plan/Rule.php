@@ -12,6 +12,9 @@ enum Rule: string
     case GroundTaken = 'ground-taken';
     case WrongPlace = 'wrong-place';
     case Quarantined = 'quarantined';
+    case Resting = 'resting';
+    case NotHere = 'not-here';
+    case TooNearInFlower = 'too-near-in-flower';
     case BedTemper = 'bed-temper';
     case OutOfSeason = 'out-of-season';
     case FrostFirst = 'frost-first';
@@ -19,6 +22,6 @@ enum Rule: string
 
     public function isHard(): bool
     {
-        return \in_array($this, [self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined], true);
+        return \in_array($this, [self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined, self::Resting, self::NotHere, self::TooNearInFlower], true);
     }
 }

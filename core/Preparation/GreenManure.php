@@ -12,8 +12,12 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Nursery\SeedNeed;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\Standing;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
@@ -22,8 +26,8 @@ use JollyFurrow\Working\Working;
 /** A green manure for a gap: what to sow, how thick, when and how to end it so that the next crop can go in, what it leaves. */
 final readonly class GreenManure
 {
-    /** Weeks from ending it to planting, by the time of the year of the planting (common practice, no source). */
-    private const REST_DAYS = ['warm' => 21, 'spring' => 28, 'cold' => 35];
+    /** A bed for it is raked and sown in a day or two. */
+    private const BED_DAYS = 1;
     /** Shorter than this share of its days it is not worth its seed. */
     private const LEAST_SHARE = 0.6;
     /** Nitrogen in the dry matter, and the share of it the next crop finds (common practice, no source). */
@@ -38,8 +42,9 @@ final readonly class GreenManure
      * @param Working $dry      kilograms of dry matter
      * @param Working $nitrogen grams the next crop finds
      * @param bool    $byFrost  frost ends it
+     * @param float   $tonnes   of dry matter a hectare
      */
-    private function __construct(public Crop $crop, public Day $sow, public Day $end, public Day $plant, public Working $seed, public Working $dry, public Working $nitrogen, public bool $byFrost)
+    private function __construct(public Crop $crop, public Day $sow, public Day $end, public Day $plant, public Working $seed, public Working $dry, public Working $nitrogen, public bool $byFrost, public float $tonnes)
     {
     }
 
@@ -62,9 +67,12 @@ final readonly class GreenManure
                 continue;
             }
             $days = $crop->timing->daysSown ?? 0;
-            $plant = null === $until ? $sow->plus($days + self::REST_DAYS['warm']) : $until->plus(1);
-            $end = $plant->plus(-self::REST_DAYS[BedSeason::on($plant, $garden->place->latitude)->value]);
             $full = $sow->plus($days);
+            $heaviest = self::tonnes($crop, $bed, 1.0);
+            $plant = null === $until ? $full->plus(Residue::restDays($heaviest, $full, $garden->place->latitude)) : $until->plus(1);
+            $end = $plant->plus(-Residue::restDays($heaviest, $plant, $garden->place->latitude));
+            $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
+            $end = $plant->plus(-Residue::restDays(self::tonnes($crop, $bed, $share), $plant, $garden->place->latitude));
             $end = $full->isBefore($end) ? $full : $end;
             $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
             if ($share >= self::LEAST_SHARE) {
@@ -74,6 +82,25 @@ final readonly class GreenManure
         usort($found, static fn (self $a, self $b): int => [$b->nitrogen->value, $a->sow->number, $a->crop->key] <=> [$a->nitrogen->value, $b->sow->number, $b->crop->key]);
 
         return $found;
+    }
+
+    public function residue(): string
+    {
+        return Residue::words($this->tonnes);
+    }
+
+    /** Dry matter in tonnes a hectare, of so much of a full stand. */
+    private static function tonnes(Crop $crop, Bed $bed, float $share): float
+    {
+        return $crop->produce->perMetre * 0.1 * $share / $bed->width->metres() * 10;
+    }
+
+    /** The planting it would be on the whole stretch: it takes the bed from sowing until it is ended; locked. */
+    public function planting(Stretch $stretch, PlaceType $place, string $recipe, Day $today, string $key): Planting
+    {
+        $start = $this->sow->plus(-self::BED_DAYS);
+
+        return new Planting($key, $this->crop->item(), Method::Sown, $place, $recipe, $this->sow, $this->sow, $start->isBefore($today) ? $today : $start, $this->end, $this->end, $this->crop->produce->perMetre, [$stretch], Standing::Planned, true, variety: $this->crop->key);
     }
 
     private static function next(Day $thisYear, Day $day, Day $nextYear): Day
@@ -97,6 +124,6 @@ final readonly class GreenManure
                 Input::of('content', 'nitrogen in it', $content, '', Source::practice()),
                 Input::of('found', 'share the next crop finds', self::FOUND, '', Source::practice()),
             ], Source::practice()),
-            Hardiness::Hardy !== $crop->habits->hardiness && $sow->isBefore($frost) && $frost->plus(45)->isBefore($plant));
+            Hardiness::Hardy !== $crop->habits->hardiness && $sow->isBefore($frost) && $frost->plus(45)->isBefore($plant), self::tonnes($crop, $bed, $share));
     }
 }

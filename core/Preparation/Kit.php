@@ -22,7 +22,7 @@ enum Kit: string
             self::Hoops => 'hoops',
             self::Fabric => 'planting fabric',
             self::Drip => 'drip lines',
-            self::Stakes => 'stakes',
+            self::Stakes => 'stakes and strings',
         };
     }
 }

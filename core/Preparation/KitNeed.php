@@ -5,22 +5,28 @@ declare(strict_types=1);
 namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Work\CareCalendar;
 
-/** Reusable kit by week: the most metres lying on beds on any day of it. A metre of bed counts once a day, whatever asks for it. */
+/**
+ * Reusable kit by week: the most metres lying on beds on any day of it. A metre of bed counts once a day, whatever asks for
+ * it; of drip lines, as often as the bed is wide enough for.
+ */
 final class KitNeed
 {
     private const WEEKS = 26;
 
     /** @return array<string, array<int, float>> kit => Monday's day number => metres; only kit that is used */
-    public static function byWeek(Garden $garden, RecipeBook $recipes): array
+    public static function byWeek(Garden $garden, RecipeBook $recipes, ?CareCalendar $care = null): array
     {
         $monday = $garden->today->plus(1 - $garden->today->weekday()->value)->number;
         $byDay = [];
-        foreach (self::uses($garden, $recipes) as [$kit, $stretch, $from, $to]) {
+        $lines = array_map(static fn (Bed $bed): int => DripLines::on($bed->width), $garden->bedsByName());
+        foreach (self::uses($garden, $recipes, $care) as [$kit, $stretch, $from, $to]) {
             for ($day = max($monday, $from); $day <= min($to, $monday + 7 * self::WEEKS - 1); ++$day) {
                 $byDay[$kit->value][$day][$stretch->bed][] = [$stretch->from, $stretch->to];
             }
@@ -30,7 +36,7 @@ final class KitNeed
             $need[$kit] = array_fill_keys(range($monday, $monday + 7 * (self::WEEKS - 1), 7), 0.0);
             foreach ($days as $day => $beds) {
                 $week = $day - ($day - $monday) % 7;
-                $need[$kit][$week] = max($need[$kit][$week] ?? 0.0, array_sum(array_map(self::covered(...), $beds)) / 1000.0);
+                $need[$kit][$week] = max($need[$kit][$week] ?? 0.0, array_sum(array_map(static fn (string|int $bed, array $laid): float => self::covered($laid) / 1000.0 * (Kit::Drip->value === $kit ? $lines[$bed] ?? 1 : 1), array_keys($beds), $beds)));
             }
         }
 
@@ -38,7 +44,7 @@ final class KitNeed
     }
 
     /** @return list<array{Kit, Stretch, int, int}> kit, where, first and last day */
-    private static function uses(Garden $garden, RecipeBook $recipes): array
+    private static function uses(Garden $garden, RecipeBook $recipes, ?CareCalendar $care): array
     {
         $leads = new Leads($garden);
         $uses = [];
@@ -47,7 +53,7 @@ final class KitNeed
                 continue;
             }
             foreach ($planting->pieces as $piece) {
-                foreach (self::laid($leads, $recipes, $planting) as [$kit, $from, $to]) {
+                foreach ([...self::laid($leads, $recipes, $planting), ...($care?->supports($planting) ?? [])] as [$kit, $from, $to]) {
                     $uses[] = [$kit, $piece, $from->number, $to->number];
                 }
             }

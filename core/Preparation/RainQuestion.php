@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Preparation;
 
+use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
@@ -12,8 +13,30 @@ use JollyFurrow\Time\Day;
 /** "So many days of rain from Monday": plantings whose work on dry soil would then come too late. */
 final readonly class RainQuestion
 {
+    /** A day with so much rain and more keeps soil too wet to work, mm (common practice, no source). */
+    private const WET_MM = 2.0;
+
     private function __construct(public Planting $planting, public DatedStep $step, public int $daysLate)
     {
+    }
+
+    /**
+     * The longest run of wet days of an outlook; one dry day between two wet ones does not dry the soil.
+     *
+     * @return array{Day, int, float}|null first day, days, mm in all; null: no two wet days together
+     */
+    public static function inOutlook(DailyRecord $outlook): ?array
+    {
+        $best = null;
+        $run = null;
+        foreach ($outlook->rows() as [$day, , , $rain]) {
+            if (($rain ?? 0.0) >= self::WET_MM) {
+                $run = null !== $run && $day - $run[0] - $run[1] <= 1 ? [$run[0], $day - $run[0] + 1, $run[2] + $rain] : [$day, 1, (float) $rain];
+                $best = null === $best || $run[1] > $best[1] ? $run : $best;
+            }
+        }
+
+        return null === $best || $best[1] < 2 ? null : [Day::of($best[0]), $best[1], $best[2]];
     }
 
     /**

@@ -13,8 +13,10 @@ use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Plan\Planting;
+use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
 
 /**
  * Care of what stands and of what is planned, dated from its true development: emergence and the way to the harvest by
@@ -26,6 +28,8 @@ final readonly class CareCalendar
     private const USUAL_SOIL = 15.0;
     private const MOST_TIMES = 40;
     private const WEED_PASS = 'Weed pass';
+    /** Hours per 100 m of bed to open, weed and close again (common practice, no source). */
+    private const UNDER_COVER_HOURS = 2.5;
 
     /** Weeds come again after so much rain, mm, fallen within so many days of a pass; they stand in thread stage so many days later (common practice, no source). */
     private const FLUSH_MM = 10.0;
@@ -57,16 +61,54 @@ final readonly class CareCalendar
                 $steps[] = new CareStep($planting, $rule->name, $day, $rule->hoursPer100Metres * $planting->length()->metres() / 100, $rule->tool);
             }
         }
+        $steps = $this->withoutPassesUnderCover($planting, $crop, $steps);
         foreach ($this->afterRain($planting, $steps) as $again) {
             $steps[] = $again;
         }
         foreach ($this->garden->protections as $protection) {
             $care = $protection->isOver($planting->key, array_map(static fn ($piece): string => $piece->bed, $planting->pieces)) ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
+            foreach ($care->weedings ?? [] as $day) {
+                $steps[] = new CareStep($planting, 'Open the cover and weed', $day, self::UNDER_COVER_HOURS * $planting->length()->metres() / 100, 'hands');
+            }
             if (null !== $care?->flowering) {
                 $steps[] = new CareStep($planting, 'Take the cover off for the bees', $care->flowering, 0.0, 'hands');
             }
         }
         usort($steps, static fn (CareStep $a, CareStep $b): int => [$a->day->number, $a->name] <=> [$b->day->number, $b->name]);
+
+        return $steps;
+    }
+
+    /** @return list<array{Kit, Day, Day}> kit put up for a planting, from when, until it is cleared */
+    public function supports(Planting $planting): array
+    {
+        $crop = $this->book->grown($planting->item, $planting->variety);
+        $up = [];
+        foreach ($this->rules as $rule) {
+            $days = null !== $rule->lays && $rule->isFor($crop, $planting->method) ? $this->days($rule, $crop, $planting) : [];
+            if (null !== $rule->lays && [] !== $days) {
+                $up[] = [$rule->lays, $days[0], $planting->clear];
+            }
+        }
+
+        return $up;
+    }
+
+    /**
+     * While a cover lies over the bed it is opened for weeding instead.
+     *
+     * @param list<CareStep> $steps
+     *
+     * @return list<CareStep>
+     */
+    private function withoutPassesUnderCover(Planting $planting, Crop $crop, array $steps): array
+    {
+        $beds = array_map(static fn ($piece): string => $piece->bed, $planting->pieces);
+        foreach ($this->garden->protections as $protection) {
+            $care = $protection->isOver($planting->key, $beds) ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
+            $days = null === $care || [] === $care->weedings ? null : Period::fromFirstToLast($care->weedings[0]->plus(-self::THREAD_DAYS), $care->flowering ?? $protection->days->last());
+            $steps = null === $days ? $steps : array_values(array_filter($steps, static fn (CareStep $s): bool => !str_starts_with($s->name, self::WEED_PASS) || !$days->contains($s->day)));
+        }
 
         return $steps;
     }

@@ -6,6 +6,7 @@ namespace JollyFurrow\Work;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Working\Source;
 
@@ -20,6 +21,7 @@ final readonly class CareRule
      * @param list<string>  $patterns none: all
      * @param list<string>  $methods  none: both
      * @param list<string>  $not      patterns it is not for
+     * @param Kit|null      $lays     kit that stands from then on until the bed is cleared
      * @param MonthDay|null $on       on that day of every year instead; of the northern half of the world
      * @param int           $slow     only where it takes so many days to come up
      */
@@ -40,6 +42,7 @@ final readonly class CareRule
         public string $tool,
         public Source $source,
         public ?MonthDay $on = null,
+        public ?Kit $lays = null,
     ) {
     }
 

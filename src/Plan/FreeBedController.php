@@ -16,6 +16,7 @@ use JollyFurrow\Plan\FreeBed;
 use JollyFurrow\Plan\FreeBedWay;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\PlantingKey;
 use JollyFurrow\Preparation\GreenManure;
 use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
@@ -45,7 +46,7 @@ final class FreeBedController extends Page
             'stretches' => $stretches,
             'free' => $free,
             'ways' => $this->ways($garden, $found, $free),
-            'manures' => GreenManure::forGap($garden, $this->book, $found, $free->stretch->length(), $free->from, $free->until),
+            'manures' => $this->manures($garden, $found, $free),
         ], 'free');
     }
 
@@ -62,6 +63,15 @@ final class FreeBedController extends Page
                             $planting = $way->planting($free->stretch, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings)));
 
                             return new Replacement([], [$planting], \sprintf('%s on bed %s, sown %s', $way->crop->name, $found->name, Expected::day($way->sow)));
+                        }
+                    }
+                }
+                foreach (self::stretches($garden, $found) as $free) {
+                    foreach ((string) $free->stretch->from === $from ? $this->manures($garden, $found, $free) : [] as $one) {
+                        if ($one->crop->key === $crop && $one->sow->iso() === $sow) {
+                            $key = PlantingKey::free($one->crop->item(), $one->sow, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings)));
+
+                            return new Replacement([], [$one->planting($free->stretch, $found->place, $garden->settings->recipe, $garden->today, $key)], \sprintf('%s on bed %s, sown %s', $one->crop->name, $found->name, Expected::day($one->sow)));
                         }
                     }
                 }
@@ -85,6 +95,12 @@ final class FreeBedController extends Page
     private function ways(Garden $garden, Bed $bed, BedOutlook $free): array
     {
         return (new FreeBed($garden, $this->book, $this->recipes, $this->planner->asItStands($garden)->shortages))->ways($free, $bed->place);
+    }
+
+    /** @return list<GreenManure> */
+    private function manures(Garden $garden, Bed $bed, BedOutlook $free): array
+    {
+        return GreenManure::forGap($garden, $this->book, $bed, $free->stretch->length(), $free->from, $free->until);
     }
 
     /** @return non-empty-list<BedOutlook> the soonest free first */

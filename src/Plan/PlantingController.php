@@ -6,15 +6,18 @@ namespace App\Plan;
 
 use App\Account\Visit;
 use App\Garden\Snapshot;
+use App\Shared\Entry;
 use App\Shared\Page;
 use App\Work\CareFile;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Preparation\Residue;
 use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Record\FieldWork;
 use JollyFurrow\Work\CareCalendar;
@@ -30,6 +33,10 @@ final class PlantingController extends Page
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden) ?? throw $this->createNotFoundException('There is no such planting.');
         $crop = $book->grown($found->item, $found->variety);
+        $entry = new Entry($request->query->has('height') ? $request->query->all() : []);
+        $height = $entry->isBegun() ? $entry->length('height', $stand->garden->settings->units->shortUnit(), 0.01, 4) : null;
+        $cover = $entry->isBegun() ? $entry->int('cover', 5, 100) : 100;
+        $residue = null === $height || !$entry->isGood() ? null : Residue::byEye($crop, $height, $cover / 100, $stand->garden->bedsByName()[$found->pieces[0]->bed], $found->length());
 
         return $this->page($request, 'plan/planting.html.twig', [
             'visit' => $visit,
@@ -46,6 +53,11 @@ final class PlantingController extends Page
             'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),
             'serves' => $stand->expected->serves[$found->key] ?? [],
             'total' => $stand->expected->total[$found->key] ?? 0.0,
-        ], 'panel');
+            'entry' => $entry,
+            'isGreenManure' => Pattern::GreenManure === $crop->pattern,
+            'residue' => $residue,
+            'rest' => null === $residue ? null : Residue::restDays($residue->tonnesPerHectare(), $found->clear->plus(21), $stand->garden->place->latitude),
+            'passes' => null === $residue ? null : Residue::passes($residue->tonnesPerHectare(), false),
+        ], 'panel', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Preparation;
 
 use App\Account\Visit;
+use App\Climate\DropFolder;
+use App\Climate\SimulatedStation;
 use App\Garden\Snapshot;
 use App\Plan\Expected;
 use App\Plan\PlantingChanges;
@@ -12,6 +14,7 @@ use App\Plan\Replacement;
 use App\Record\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Work\CareFile;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
@@ -25,6 +28,7 @@ use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Preparation\KitNeed;
 use JollyFurrow\Preparation\RainQuestion;
 use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Work\CareCalendar;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -35,17 +39,19 @@ final class BedsAheadController extends Page
     /** Late beds are looked into so far down the list. */
     private const SHOWN = 8;
 
-    public function __construct(private readonly Snapshot $snapshot, private readonly CropBook $book, private readonly RecipeBook $recipes, private readonly Planner $planner)
+    public function __construct(private readonly Snapshot $snapshot, private readonly CropBook $book, private readonly RecipeBook $recipes, private readonly Planner $planner, private readonly CareFile $care)
     {
     }
 
     #[Route('/g/{garden}/ahead', name: 'ahead', methods: ['GET'])]
-    public function ahead(Request $request, Visit $visit): Response
+    public function ahead(Request $request, Visit $visit, SimulatedStation $station, DropFolder $folder): Response
     {
         $garden = $this->snapshot->of($visit->gardenId);
         $entry = new Entry($request->query->has('rain') ? $request->query->all() : []);
         $rain = $entry->isBegun() ? $entry->day('rain') : $garden->today;
         $days = $entry->isBegun() ? $entry->int('days', 1, 60) : 0;
+        $source = $folder->isThere($visit->gardenId) ? $folder : $station;
+        $wet = null === $garden->climate ? null : RainQuestion::inOutlook($source->outlook($visit->gardenId, $garden->climate, $garden->today));
         $late = LateBed::all($garden, $this->book, $this->recipes);
 
         return $this->page($request, 'preparation/ahead.html.twig', [
@@ -58,9 +64,10 @@ final class BedsAheadController extends Page
             'worth' => array_map(fn (LateBed $l): ?DryRun => null === $l->later ? null : DryRun::of($this->planner, $this->book, $garden, [$l->planting], [$l->later]), \array_slice($late, 0, self::SHOWN)),
             'shown' => self::SHOWN,
             'places' => array_filter(array_combine(array_map(static fn (PlaceType $p): string => $p->words(), PlaceType::cases()), array_map(static fn (PlaceType $p): array => $garden->metresOf($p) > 0 ? self::bars(BedsAhead::of($garden, $p), $garden->metresOf($p)) : [], PlaceType::cases()))),
-            'kit' => self::kit($garden, KitNeed::byWeek($garden, $this->recipes)),
+            'kit' => self::kit($garden, KitNeed::byWeek($garden, $this->recipes, new CareCalendar($garden, $this->book, $this->care->load()))),
             'entry' => $entry,
             'missed' => $entry->isBegun() && $entry->isGood() ? RainQuestion::of($garden, $this->recipes, $rain, $days) : null,
+            'outlook' => null === $wet ? null : ['from' => $wet[0], 'days' => $wet[1], 'mm' => $wet[2], 'source' => $source->words(), 'missed' => RainQuestion::of($garden, $this->recipes, $wet[0], $wet[1])],
         ], 'ahead', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
@@ -73,7 +80,9 @@ final class BedsAheadController extends Page
         try {
             $kept = $changes->keep($visit->gardenId, $visit->accountId, [], function (Garden $now) use ($found, $how): Replacement {
                 foreach (LateBed::all($now, $this->book, $this->recipes) as $late) {
-                    $mend = 'quicker' === $how ? $late->quicker : ('later' === $how ? $late->later : null);
+                    $mend = match ($how) {
+                        'quicker' => $late->quicker, 'later' => $late->later, 'elsewhere' => $late->elsewhere, default => null,
+                    };
                     if ($late->planting->key === $found->key && null !== $mend) {
                         return new Replacement([$late->planting], [$mend], $this->words($late, $mend, $how));
                     }
@@ -93,7 +102,11 @@ final class BedsAheadController extends Page
     {
         $name = $this->book->grown($mend->item, $mend->variety)->name.' on bed '.$mend->pieces[0]->bed;
 
-        return 'quicker' === $how ? \sprintf('%s: bed made ready by %s', $name, lcfirst($late->by->name ?? '')) : \sprintf('%s: into the ground on %s', $name, Expected::day($mend->ground));
+        return match ($how) {
+            'quicker' => \sprintf('%s: bed made ready by %s', $name, lcfirst($late->by->name ?? '')),
+            'elsewhere' => \sprintf('%s, for bed %s is late', $name, $late->planting->pieces[0]->bed),
+            default => \sprintf('%s: into the ground on %s', $name, Expected::day($mend->ground)),
+        };
     }
 
     /**

@@ -9,12 +9,15 @@ use App\Garden\Snapshot;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Preparation\Tools;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\CareCalendar;
+use JollyFurrow\Work\PathCare;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -40,7 +43,7 @@ final class CareController extends Page
             'garden' => $garden,
             'crops' => $book,
             'ids' => $snapshot->plantingIds($visit->gardenId),
-            'days' => self::byDay([...$jobs, ...self::preparation($garden, $recipes, $from, $until)]),
+            'days' => self::byDay([...$jobs, ...self::preparation($garden, $recipes, $from, $until), ...self::paths($garden, $from, $until)]),
             'from' => $from,
             'until' => $until,
             'before' => $request->query->getInt('on') > -1 ? $request->query->getInt('on') - 1 : null,
@@ -48,7 +51,7 @@ final class CareController extends Page
         ], 'care');
     }
 
-    /** @return list<array{planting: Planting, block: string, day: int, name: string, hours: float, tool: string, caution: string}> */
+    /** @return list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> */
     private static function preparation(Garden $garden, RecipeBook $recipes, Day $from, Day $until): array
     {
         $leads = new Leads($garden);
@@ -67,28 +70,36 @@ final class CareController extends Page
         return $jobs;
     }
 
-    /** @return array{planting: Planting, block: string, day: int, name: string, hours: float, tool: string, caution: string} */
+    /** @return list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> */
+    private static function paths(Garden $garden, Day $from, Day $until): array
+    {
+        return array_map(static fn (PathCare $care): array => ['planting' => null, 'words' => $garden->settings->units->long(Length::fromMetres(round($care->metres))).' of path', 'block' => $care->block, 'day' => $care->day->number, 'name' => $care->paths->work(), 'hours' => $care->hours, 'tool' => $care->paths->tool(), 'caution' => Tools::caution($care->paths->tool())], PathCare::between($garden, $from, $until));
+    }
+
+    /** @return array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string} */
     private static function job(Garden $garden, Planting $planting, Day $day, string $name, float $hours, string $tool, string $caution): array
     {
-        return ['planting' => $planting, 'block' => $garden->bedsByName()[$planting->pieces[0]->bed]->block, 'day' => $day->number, 'name' => $name, 'hours' => $hours, 'tool' => $tool, 'caution' => $caution];
+        return ['planting' => $planting, 'words' => '', 'block' => $garden->bedsByName()[$planting->pieces[0]->bed]->block, 'day' => $day->number, 'name' => $name, 'hours' => $hours, 'tool' => $tool, 'caution' => $caution];
     }
 
     /**
      * One job a block and day: the same work on several beds is one line.
      *
-     * @param list<array{planting: Planting, block: string, day: int, name: string, hours: float, tool: string, caution: string}> $jobs
+     * @param list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> $jobs
      *
-     * @return array<int, array{hours: float, jobs: list<array{block: string, name: string, tool: string, caution: string, hours: float, plantings: list<Planting>}>}>
+     * @return array<int, array{hours: float, jobs: list<array{block: string, name: string, tool: string, caution: string, hours: float, words: string, plantings: list<Planting>}>}>
      */
     private static function byDay(array $jobs): array
     {
-        usort($jobs, static fn (array $a, array $b): int => [$a['day'], $a['block'], $a['name'], $a['planting']->pieces[0]->bed] <=> [$b['day'], $b['block'], $b['name'], $b['planting']->pieces[0]->bed]);
+        usort($jobs, static fn (array $a, array $b): int => [$a['day'], $a['block'], $a['name'], $a['planting']?->pieces[0]->bed] <=> [$b['day'], $b['block'], $b['name'], $b['planting']?->pieces[0]->bed]);
         $days = [];
         foreach ($jobs as $job) {
             $key = $job['block'].'/'.$job['name'];
-            $days[$job['day']][$key] ??= ['block' => $job['block'], 'name' => $job['name'], 'tool' => $job['tool'], 'caution' => $job['caution'], 'hours' => 0.0, 'plantings' => []];
+            $days[$job['day']][$key] ??= ['block' => $job['block'], 'name' => $job['name'], 'tool' => $job['tool'], 'caution' => $job['caution'], 'hours' => 0.0, 'words' => $job['words'], 'plantings' => []];
             $days[$job['day']][$key]['hours'] += $job['hours'];
-            $days[$job['day']][$key]['plantings'][] = $job['planting'];
+            if (null !== $job['planting']) {
+                $days[$job['day']][$key]['plantings'][] = $job['planting'];
+            }
         }
 
         return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')), 'jobs' => array_values($day)], $days);

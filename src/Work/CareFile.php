@@ -10,6 +10,7 @@ use App\Garden\File\UnusableFile;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Preparation\Tools;
 use JollyFurrow\Work\CarePoint;
 use JollyFurrow\Work\CareRule;
@@ -74,6 +75,7 @@ final readonly class CareFile
             $tool,
             Source::of($node->choice('source', SourceKind::class)),
             $node->has('on') ? $node->monthDay('on') : null,
+            $node->has('lays') ? $node->choice('lays', Kit::class) : null,
         );
     }
 

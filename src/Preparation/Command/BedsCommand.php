@@ -17,6 +17,7 @@ use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\CareCalendar;
 use JollyFurrow\Work\CareStep;
+use JollyFurrow\Work\PathCare;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -25,6 +26,8 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('beds', 'Prints the preparation and care of every planting of a garden file, with days and hours, compost, and kit by week, as JSON. Exit code 0: done; 1: some beds are late or kit is short; 2: the file cannot be used.')]
 final class BedsCommand extends Command
 {
+    private const PATHS_DAYS = 56;
+
     public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes, private readonly CareFile $care)
     {
         parent::__construct();
@@ -48,13 +51,14 @@ final class BedsCommand extends Command
         $late = LateBed::all($garden, $book, $recipes);
         $care = new CareCalendar($garden, $book, $this->care->load());
         $standing = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->isOver($garden->today)));
-        $kit = $this->kit($garden, $recipes);
+        $kit = $this->kit($garden, $recipes, $care);
         $output->writeln(json_encode([
             'garden' => $garden->name,
             'today' => $garden->today->iso(),
             'plantings' => array_map(fn (Planting $p): array => $this->planting($garden, $recipes, $leads, $p), $ahead),
             'care' => array_map(static fn (Planting $p): array => ['planting' => $p->key, 'beds' => array_map(static fn ($piece): string => $piece->bed, $p->pieces), 'steps' => array_map(static fn (CareStep $s): array => ['day' => $s->day->iso(), 'name' => $s->name, 'hours' => round($s->hours, 2), 'tool' => $s->tool], $care->of($p))], $standing),
-            'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days, 'quicker' => $l->by?->key, 'later' => $l->later?->ground->iso()], $late),
+            'paths' => array_map(static fn (PathCare $p): array => ['day' => $p->day->iso(), 'block' => $p->block, 'name' => $p->paths->work(), 'hours' => round($p->hours, 2)], PathCare::between($garden, $garden->today, $garden->today->plus(self::PATHS_DAYS))),
+            'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days, 'quicker' => $l->by?->key, 'elsewhere' => $l->elsewhere?->pieces[0]->bed, 'later' => $l->later?->ground->iso()], $late),
             'kit' => $kit,
         ], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         $short = array_filter($kit, static fn (array $one): bool => $one['short'] > 0);
@@ -83,10 +87,10 @@ final class BedsCommand extends Command
     }
 
     /** @return list<array{kit: string, have_metres: float|null, short: int, weeks: array<string, float>}> short: weeks */
-    private function kit(Garden $garden, RecipeBook $recipes): array
+    private function kit(Garden $garden, RecipeBook $recipes, CareCalendar $care): array
     {
         $rows = [];
-        foreach (KitNeed::byWeek($garden, $recipes) as $kit => $weeks) {
+        foreach (KitNeed::byWeek($garden, $recipes, $care) as $kit => $weeks) {
             $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / 1000 : null;
             $rows[] = ['kit' => $kit, 'have_metres' => $have, 'short' => null === $have ? 0 : \count(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01)), 'weeks' => array_combine(array_map(static fn (int $monday): string => Day::of($monday)->iso(), array_keys($weeks)), array_values($weeks))];
         }

@@ -62,6 +62,34 @@ final class BedsPagesTest extends AppCase
         self::assertStringContainsString('Write a whole number from 1 to 60', $this->text());
     }
 
+    /** The outlook asks the question by itself, from the longest run of wet days. */
+    public function testTheOutlookAsksTheRainQuestion(): void
+    {
+        $this->garden = $this->keep((string) file_get_contents(__DIR__.'/../../../demo/garden.json'));
+        $this->browser->request('GET', $this->path('/ahead'));
+
+        self::assertResponseIsSuccessful();
+        self::assertMatchesRegularExpression('/sees \d wet days from|no two wet days together/', $this->text());
+    }
+
+    public function testAGreenManureIsPlannedFromTheAnswerAndReadByEye(): void
+    {
+        $page = $this->browser->request('GET', $this->path('/bed/A2/free'));
+        $form = $page->filterXPath('//h2[contains(., "Green manures")]/following::form[1]')->form();
+        $this->browser->submit($form);
+        self::assertResponseStatusCodeSame(303);
+        [$planted] = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
+        self::assertSame([true, 25_000, $planted->clear->iso()], [$planted->locked, $planted->length()->millimetres, $planted->ready->iso()]);
+        $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planted->key];
+
+        $this->browser->request('GET', $this->path('/planting/'.$id.'?height=80+cm&cover=90'));
+        self::assertStringContainsString('it can be planted from', $this->text());
+        $this->browser->request('GET', $this->path('/planting/'.$id.'?height=tall&cover=120'));
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('from 5 to 100', $this->text());
+        self::assertInputValueSame('height', 'tall');
+    }
+
     public function testKitIsCountedAgainstWhatThereIs(): void
     {
         $this->post($this->path('/bed/A1/cover'), ['cover' => 'row-cover', 'purpose' => 'frost', 'from' => '2026-03-10', 'to' => '2026-04-20']);

@@ -7,20 +7,30 @@ namespace App\Tests\Work;
 use App\Garden\File\UnusableFile;
 use App\Tests\Support\AppCase;
 use App\Work\CareFile;
+use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\Protection;
+use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Paths;
+use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
+use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
 use JollyFurrow\Work\CareCalendar;
 use JollyFurrow\Work\CareStep;
+use JollyFurrow\Work\PathCare;
 use PHPUnit\Framework\Attributes\TestWith;
 
 final class CareTest extends AppCase
@@ -65,6 +75,54 @@ final class CareTest extends AppCase
         $steps = array_filter($this->care($this->planted($key, Method::from($method), $sow)), static fn (CareStep $s): bool => str_starts_with($s->name, $name));
 
         self::assertCount($times, $steps);
+    }
+
+    /** Under a cover there is no pass with the hoe: it is opened every ten to twelve days, and off at flowering. */
+    public function testACoverIsOpenedForWeeding(): void
+    {
+        $squash = $this->planted('squash-summer', Method::Sown, '2026-05-26');
+        $cover = Protection::overBed('A1', Cover::RowCover, Purpose::Insects, Period::fromFirstToLast($squash->ground, $squash->ready));
+        $garden = $this->snapshot()->covered([$cover]);
+        $names = array_map(static fn (CareStep $s): string => $s->name, (new CareCalendar($garden, $this->service(CropBook::class), $this->service(CareFile::class)->load()))->of($squash));
+
+        self::assertContains('Open the cover and weed', $names);
+        self::assertContains('Take the cover off for the bees', $names);
+        self::assertLessThan(\count($this->weeds($this->care($squash))), \count($this->weeds($names)), 'fewer passes with the hoe than in the open');
+    }
+
+    /**
+     * @param list<CareStep>|list<string> $steps
+     *
+     * @return list<string>
+     */
+    private function weeds(array $steps): array
+    {
+        return array_values(array_filter(array_map(static fn (CareStep|string $s): string => \is_string($s) ? $s : $s->name, $steps), static fn (string $n): bool => str_starts_with($n, 'Weed pass')));
+    }
+
+    /** Hoed every fortnight, mown every two to three weeks, mulched once a year; half a year on in the south. */
+    public function testPathsByBlock(): void
+    {
+        $garden = $this->snapshot();
+        $ruled = $garden->set($garden->settings->ruledBy(new PlanRules(blocks: [$garden->blocks[0] => new BlockRules(paths: Paths::Living), $garden->blocks[1] => new BlockRules(paths: Paths::Mulched)])));
+        $care = PathCare::between($ruled, Day::parse('2026-01-01'), Day::parse('2026-12-31'));
+        $of = static fn (string $block): array => array_values(array_filter($care, static fn (PathCare $c): bool => $c->block === $block));
+
+        self::assertSame([11, 1, 15], array_map(static fn (string $block): int => \count($of($block)), \array_slice($garden->blocks, 0, 3)));
+        self::assertSame(['Mow the living paths', '2026-04-01'], [$of($garden->blocks[0])[0]->paths->work(), $of($garden->blocks[0])[0]->day->iso()]);
+        self::assertEqualsWithDelta(0.4 * $of($garden->blocks[0])[0]->metres / 100, $of($garden->blocks[0])[0]->hours, 1e-9);
+        $south = PathCare::between(new Garden($ruled->name, $ruled->today, new Place('South', -40.0, 10, $ruled->place->firstFrost, $ruled->place->lastFrost), $ruled->settings, $ruled->blocks, $ruled->beds, [], [], [], [], []), Day::parse('2026-06-01'), Day::parse('2026-08-31'));
+        self::assertSame([], $south, 'no paths are hoed in the southern winter');
+    }
+
+    /** Stakes stand from when they are put up until the bed is cleared. */
+    public function testSupportsAreKit(): void
+    {
+        $pea = $this->planted('pea', Method::Sown, '2026-03-24');
+        $calendar = new CareCalendar($this->snapshot(), $this->service(CropBook::class), $this->service(CareFile::class)->load());
+
+        self::assertEquals([[Kit::Stakes, $pea->ground, $pea->clear]], $calendar->supports($pea));
+        self::assertSame([], $calendar->supports($this->planted('carrot', Method::Sown, '2026-05-12')));
     }
 
     /** Never before it stands, never after its bed is cleared; an emergence that was noted moves what comes after. */
@@ -155,6 +213,6 @@ final class CareTest extends AppCase
 
     private function up(Planting $planting): int
     {
-        return $this->snapshot()->timing()?->of($this->service(CropBook::class)->get($planting->item), \JollyFurrow\Climate\Cover::None)->emerges($planting->ground->number) ?? 0;
+        return $this->snapshot()->timing()?->of($this->service(CropBook::class)->get($planting->item), Cover::None)->emerges($planting->ground->number) ?? 0;
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Preparation;
 
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Dates;
 use JollyFurrow\Plan\LateBed;
 use JollyFurrow\Plan\Planner;
@@ -17,6 +20,7 @@ use JollyFurrow\Plan\Standing;
 use JollyFurrow\Preparation\BedsAhead;
 use JollyFurrow\Preparation\BedWeek;
 use JollyFurrow\Preparation\DatedStep;
+use JollyFurrow\Preparation\DripLines;
 use JollyFurrow\Preparation\Kit;
 use JollyFurrow\Preparation\KitNeed;
 use JollyFurrow\Preparation\Leads;
@@ -117,9 +121,48 @@ final class BedsAheadTest extends TestCase
         self::assertArrayNotHasKey('stakes', $need);
     }
 
+    /** A bed whose own preparation is over in time takes it; one where a crop stood until lately wants but a fast turn. */
+    public function testALateBedIsOfferedAnotherBed(): void
+    {
+        $corn = new Planting('corn@2026-05-20#1', 'corn', \JollyFurrow\Crop\Method::Sown, PlaceType::Field, 'compost-mulch', Day::parse('2026-05-20'), Day::parse('2026-05-20'), Day::parse('2026-05-15'), Day::parse('2026-08-08'), Day::parse('2026-08-13'), 9.0, [Stretch::of('A1', 0, 10_000)], Standing::Planned, false);
+        $gone = LittleGarden::radish('2026-04-01', 'A3', 0, 20_000, Standing::Cleared);
+        $recipes = Book::recipes()->with([new Recipe('fast-turn', 'Fast turn', 'turn', true, [new Step('Pull', 2, 3.0, 'sickle', '', '')], Source::practice())]);
+        $late = static fn (array $more): ?Planting => LateBed::all(LittleGarden::on('2026-05-17', array_values(array_filter([$corn, ...$more], static fn (mixed $p): bool => $p instanceof Planting))), Book::crops(), $recipes)[0]->elsewhere;
+
+        self::assertNull($late([]), 'three days are too few for the mulch anywhere');
+        $moved = $late([$gone]);
+        self::assertSame(['A3', 'fast-turn', '2026-05-18', '2026-05-20'], [$moved?->pieces[0]->bed, $moved?->recipe, $moved?->bedStart->iso(), $moved?->ground->iso()]);
+        self::assertSame($moved?->length()->millimetres, $corn->length()->millimetres);
+    }
+
+    public function testRainIsReadFromTheOutlook(): void
+    {
+        $from = Day::parse('2026-05-04')->number;
+        $outlook = static fn (float ...$rain): DailyRecord => DailyRecord::fromRows(array_map(static fn (int $n, float $mm): array => [$from + $n, 8.0, 18.0, $mm], range(0, \count($rain) - 1), array_values($rain)));
+        $asked = static function (DailyRecord $outlook) use ($from): ?array {
+            $found = RainQuestion::inOutlook($outlook);
+
+            return null === $found ? null : [$found[0]->since(Day::of($from)), $found[1], $found[2]];
+        };
+
+        self::assertNull(RainQuestion::inOutlook($outlook(0.0, 3.0, 0.0, 0.0, 4.0, 0.0, 1.9)));
+        self::assertSame([1, 2, 9.0], $asked($outlook(0.0, 3.0, 6.0, 0.0, 0.0, 1.0, 8.0)));
+        self::assertSame([0, 7, 25.0], $asked($outlook(4.0, 0.0, 5.0, 6.0, 0.0, 8.0, 2.0)), 'one dry day between does not dry it');
+    }
+
+    /** Common practice: two lines on a bed of 75 cm, three on 1.2 m. */
+    public function testDripLinesGoByTheWidthOfTheBed(): void
+    {
+        self::assertSame([1, 2, 3], array_map(static fn (int $cm): int => DripLines::on(Length::fromCentimetres($cm)), [40, 75, 120]));
+        $dripped = Book::recipes()->with([new Recipe('drip', 'Drip', 'mulch', false, [new Step('Lay', 5, 1.0, 'hands', '', '', lays: Kit::Drip)], Source::practice())]);
+        $garden = LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-05-20', 'A1', 0, 10_000)->but(recipe: 'drip')]);
+
+        self::assertSame(10.0 * DripLines::on($garden->beds[0]->width), max([0.0, ...array_values(KitNeed::byWeek($garden, $dripped)['drip'])]));
+    }
+
     public function testALateBedIsOfferedAQuickerPreparationAndALaterDay(): void
     {
-        $corn = new Planting('corn@2026-05-20#1', 'corn', \JollyFurrow\Crop\Method::Sown, PlaceType::Field, 'stale-seedbed', Day::parse('2026-05-20'), Day::parse('2026-05-20'), Day::parse('2026-05-06'), Day::parse('2026-08-08'), Day::parse('2026-08-13'), 9.0, [\JollyFurrow\Garden\Stretch::of('A1', 0, 10_000)], Standing::Planned, false);
+        $corn = new Planting('corn@2026-05-20#1', 'corn', \JollyFurrow\Crop\Method::Sown, PlaceType::Field, 'stale-seedbed', Day::parse('2026-05-20'), Day::parse('2026-05-20'), Day::parse('2026-05-06'), Day::parse('2026-08-08'), Day::parse('2026-08-13'), 9.0, [Stretch::of('A1', 0, 10_000)], Standing::Planned, false);
         $garden = LittleGarden::on('2026-05-12', [$corn]);
         [$late] = LateBed::all($garden, Book::crops(), self::recipes());
 

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Check;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Time\Day;
+
+/** Where a newly drawn planting may not stand: a family in quarantine, a resting bed, "not here", a reserve bed, corn of another kind in flower. */
+final readonly class WhereRules
+{
+    /** @var array<string, Sheet> */
+    private array $beds;
+    private Sheet $rules;
+
+    public function __construct(Sheet $garden, private CropBook $book)
+    {
+        $beds = [];
+        foreach ($garden->parts('beds') as $bed) {
+            $beds[$bed->text('name')] = $bed;
+        }
+        $this->beds = $beds;
+        $this->rules = $garden->part('settings')->part('plan_rules');
+    }
+
+    /**
+     * @param list<Sheet> $new
+     * @param list<Sheet> $there all that stands and is planned, the new ones among them
+     *
+     * @return list<Fault>
+     */
+    public function faults(array $new, array $there): array
+    {
+        $faults = [];
+        foreach ($new as $planting) {
+            $crop = $this->crop($planting);
+            if (null === $crop) {
+                continue;
+            }
+            foreach ($planting->parts('pieces') as $piece) {
+                $bed = $this->beds[$piece->text('bed')] ?? null;
+                $faults = null === $bed ? $faults : [...$faults, ...$this->bed($planting, $crop, $bed)];
+            }
+            $faults = $crop->habits->isolation > 0 ? [...$faults, ...$this->flower($planting, $crop, $there)] : $faults;
+        }
+
+        return $faults;
+    }
+
+    /** @return list<Fault> */
+    private function bed(Sheet $planting, Crop $crop, Sheet $bed): array
+    {
+        $name = $bed->text('name');
+        $start = $planting->day('bed_start') ?? 0;
+        $last = $planting->day('clear') ?? 0;
+        $found = [];
+        foreach ($bed->parts('quarantine') as $kept) {
+            if ($kept->text('family') === $crop->family && ($kept->day('until') ?? 0) >= $start) {
+                $found[] = [FaultKind::Quarantined, \sprintf('The %s family is kept off bed %s.', $crop->family, $name)];
+            }
+        }
+        foreach ($this->rules->parts('resting') as $rest) {
+            if ($rest->text('bed') === $name && ($rest->day('from') ?? 0) <= $last && $start <= ($rest->day('to') ?? 0)) {
+                $found[] = [FaultKind::Resting, \sprintf('Bed %s rests from %s to %s.', $name, $rest->text('from'), $rest->text('to'))];
+            }
+        }
+        foreach ($this->rules->parts('not_here') as $off) {
+            if (\in_array($off->text('where'), [$name, $bed->text('block')], true) && \in_array($off->text('what'), [$crop->item(), $crop->key, $crop->family], true)) {
+                $found[] = [FaultKind::NotHere, \sprintf('%s is kept off %s.', $off->text('what'), $off->text('where'))];
+            }
+        }
+        if (\in_array($name, $this->rules->texts('reserve_beds'), true)) {
+            $found[] = [FaultKind::OnReserve, \sprintf('Bed %s is kept in reserve.', $name)];
+        }
+
+        return array_map(static fn (array $one): Fault => new Fault($one[0], $planting->text('key'), $one[1]), $found);
+    }
+
+    /**
+     * @param list<Sheet> $there
+     *
+     * @return list<Fault>
+     */
+    private function flower(Sheet $planting, Crop $crop, array $there): array
+    {
+        foreach ($there as $other) {
+            $kind = $this->crop($other);
+            if (null !== $kind && $kind->item() === $crop->item() && $kind->key !== $crop->key && abs(($other->day('ready') ?? 0) - ($planting->day('ready') ?? 0)) < $crop->habits->isolationDays) {
+                return [new Fault(FaultKind::TooNearInFlower, $planting->text('key'), \sprintf('%s is in flower within %d days of it, ready on %s.', $kind->variety, $crop->habits->isolationDays, Day::of($other->day('ready') ?? 0)->iso()))];
+            }
+        }
+
+        return [];
+    }
+
+    private function crop(Sheet $planting): ?Crop
+    {
+        $key = $planting->has('variety') ? $planting->text('variety') : $planting->text('item');
+
+        return $this->book->has($key) ? $this->book->get($key) : null;
+    }
+}

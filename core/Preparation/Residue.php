@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Preparation;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Garden\Bed;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\SourceKind;
+use JollyFurrow\Working\Working;
+
+/**
+ * What a green manure leaves lying, told by eye: its height and how much of the ground it covers. From memory, believed
+ * to be Managing Cover Crops Profitably (SARE handbook): 2,000 lb of dry matter an acre at 6 inches for legumes, at 8
+ * inches for small grains, and 150 lb more for each further inch, times the share of ground covered.
+ */
+final readonly class Residue
+{
+    private const FIRST_KG_HA = 2241.7;
+    private const FURTHER_KG_HA_CM = 66.2;
+    private const FIRST_CM = ['legume' => 15.24, 'other' => 20.32];
+    /** Tonnes a hectare below which residue is light, and above which it is heavy (common practice, no source). */
+    private const LIGHT = 2.5;
+    private const HEAVY = 5.0;
+    /** Days from ending it to planting by the time of the year, for middling residue, and a week less or more (common practice, no source). */
+    private const REST_DAYS = ['warm' => 21, 'spring' => 28, 'cold' => 35];
+    private const WEEK = 7;
+
+    private function __construct(public Working $perHectare, public Working $dry)
+    {
+    }
+
+    /** @param float $cover share of the ground covered */
+    public static function byEye(Crop $crop, Length $height, float $cover, Bed $bed, Length $length): self
+    {
+        $first = self::FIRST_CM['Legume' === $crop->family ? 'legume' : 'other'];
+        $source = Source::of(SourceKind::FromMemory, 'Managing Cover Crops Profitably, SARE: 2,000 lb an acre at the first height, 150 lb more an inch');
+        $tall = $height->metres() * 100;
+        $perHectare = Working::of('Dry matter', (min(1.0, $tall / $first) * self::FIRST_KG_HA + max(0.0, $tall - $first) * self::FURTHER_KG_HA_CM) * $cover, 'kg/ha', 'what stands at the first height, in proportion below it, and so much more for each further cm; times the share of ground covered', '(min(1, height / first) * base + max(0, height - first) * further) * cover', [
+            Input::of('height', 'height', $tall, 'cm', Source::garden('by eye')),
+            Input::of('first', 'first height', $first, 'cm', $source),
+            Input::of('base', 'dry matter at the first height', self::FIRST_KG_HA, 'kg/ha', $source),
+            Input::of('further', 'more for each further cm', self::FURTHER_KG_HA_CM, 'kg/ha', $source),
+            Input::of('cover', 'share of the ground covered', $cover, '', Source::garden('by eye')),
+        ], $source);
+        $area = $length->times($bed->width)->squareMetres;
+
+        return new self($perHectare, Working::of('Dry matter on the bed', $perHectare->value * $area / 10000, 'kg', 'dry matter a hectare x area / 10,000', 'perHectare * area / 10000', [
+            Input::of('perHectare', 'dry matter a hectare', $perHectare->value, 'kg/ha', Source::garden('working above')),
+            Input::of('area', 'area', $area, 'm²', Source::garden('the bed')),
+        ], $source));
+    }
+
+    public function tonnesPerHectare(): float
+    {
+        return $this->perHectare->value / 1000;
+    }
+
+    /** How much of it there is, in a grower's words. */
+    public static function words(float $tonnesPerHectare): string
+    {
+        return match (true) {
+            $tonnesPerHectare < self::LIGHT => 'light',
+            $tonnesPerHectare <= self::HEAVY => 'middling',
+            default => 'heavy',
+        };
+    }
+
+    /** Days from ending it until the bed can be planted. */
+    public static function restDays(float $tonnesPerHectare, Day $planting, float $latitude): int
+    {
+        return self::REST_DAYS[BedSeason::on($planting, $latitude)->value] + match (self::words($tonnesPerHectare)) {
+            'light' => -self::WEEK, 'heavy' => self::WEEK, default => 0,
+        };
+    }
+
+    /** Passes with a shallow tool to break it down: more where there is more of it, or the weeks ahead are wet (common practice, no source). */
+    public static function passes(float $tonnesPerHectare, bool $isWet): int
+    {
+        return match (self::words($tonnesPerHectare)) {
+            'light' => 1, 'heavy' => 3, default => 2,
+        } + (int) $isWet;
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\Visit;
+use App\Garden\Entity\GardenRecord;
+use App\Garden\Snapshot;
+use App\Record\ChangeLog;
+use App\Shared\Entry;
+use App\Shared\Page;
+use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Keeping;
+use JollyFurrow\Garden\Lengths;
+use JollyFurrow\Garden\Paths;
+use JollyFurrow\Garden\ReserveWay;
+use JollyFurrow\Garden\Weights;
+use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Preparation\RecipeBook;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Rules and weights a plan is drawn up by. */
+final class RulesController extends Page
+{
+    public function __construct(private readonly Snapshot $snapshot, private readonly CropBook $book, private readonly RecipeBook $recipes)
+    {
+    }
+
+    #[Route('/g/{garden}/rules', name: 'rules', methods: ['GET'])]
+    public function rules(Request $request, Visit $visit): Response
+    {
+        return $this->show($request, $visit, $this->snapshot->of($visit->gardenId), Entry::fresh());
+    }
+
+    #[Route('/g/{garden}/rules', name: 'rules_keep', methods: ['POST'])]
+    public function keep(Request $request, Visit $visit, ChangeLog $log, EntityManagerInterface $entities): Response
+    {
+        $garden = $this->snapshot->of($visit->gardenId);
+        $entry = new Entry($request->request->all());
+        $rules = (new RulesForm($garden, $this->book, $this->recipes))->read($entry);
+        if (!$entry->isGood()) {
+            return $this->show($request, $visit, $garden, $entry);
+        }
+        $log->record($visit->gardenId, $visit->accountId, 'Rules and weights of the plan changed', static function () use ($visit, $entities, $garden, $rules): void {
+            $record = $entities->find(GardenRecord::class, $visit->gardenId) ?? throw new \OutOfBoundsException('There is no such garden.');
+            $record->choose($garden->settings->ruledBy($rules));
+        });
+
+        return $this->kept($visit, 'The rules are kept. The next plan is drawn up by them; what is planned stays until then.', $this->generateUrl('rules', ['garden' => $visit->gardenId]));
+    }
+
+    private function show(Request $request, Visit $visit, Garden $garden, Entry $entry): Response
+    {
+        $form = new RulesForm($garden, $this->book, $this->recipes);
+
+        return $this->page($request, 'plan/rules.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'entry' => $entry,
+            'filled' => $form->filled(),
+            'rows' => $form->rows($entry),
+            'groups' => $form->groups(),
+            'families' => $form->families(),
+            'recipes' => $this->recipes->all(),
+            'crops' => $this->book->sold(),
+            'schools' => array_column(array_map(static fn (SuccessionSchool $c): array => [$c->value, $c->words()], SuccessionSchool::cases()), 1, 0),
+            'lengths' => array_column(array_map(static fn (Lengths $c): array => [$c->value, $c->words()], Lengths::cases()), 1, 0),
+            'ways' => array_column(array_map(static fn (ReserveWay $c): array => [$c->value, $c->words()], ReserveWay::cases()), 1, 0),
+            'paths' => array_column(array_map(static fn (Paths $c): array => [$c->value, $c->words()], Paths::cases()), 1, 0),
+            'keepings' => array_column(array_map(static fn (Keeping $c): array => [$c->value, $c->words()], Keeping::cases()), 1, 0),
+            'methods' => ['' => 'whichever costs less', ...array_column(array_map(static fn (Method $c): array => [$c->value, $c->words()], Method::cases()), 1, 0)],
+            'weights' => Weights::WHY,
+        ], 'rules', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+}
