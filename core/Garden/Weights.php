@@ -23,6 +23,11 @@ final readonly class Weights
         'corn' => 'corn in one long row sets few kernels: it wants a block of neighbouring beds',
     ];
 
+    public const NAMES = [
+        'gap' => 'Family gap', 'cycle' => 'Cycle of groups', 'piece' => 'Pieces', 'temper' => 'Temper of the bed', 'before' => 'What stood before',
+        'together' => 'Family together', 'block' => 'Block of the family', 'sliver' => 'Empty slivers', 'walk' => 'Walking', 'corn' => 'Corn in blocks',
+    ];
+
     public function __construct(
         public float $gap = 2000.0,
         public float $cycle = 800.0,

@@ -14,7 +14,7 @@ use JollyFurrow\Time\Day;
 final readonly class RainQuestion
 {
     /** A day with so much rain and more keeps soil too wet to work, mm (common practice, no source). */
-    private const WET_MM = 2.0;
+    private const WET_MM = 4.0;
 
     private function __construct(public Planting $planting, public DatedStep $step, public int $daysLate)
     {

@@ -135,7 +135,7 @@ final readonly class CareCalendar
         $again = $this->garden->today->plus(self::THREAD_DAYS);
         $isDue = [] !== array_filter($passes, fn (CareStep $s): bool => !$s->day->isBefore($this->garden->today) && !$again->isBefore($s->day));
 
-        return $fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again) ? [] : [new CareStep($planting, self::WEED_PASS.' again, after '.(int) round($fell).' mm of rain', $again, $last->hours, $last->tool)];
+        return $fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again) ? [] : [new CareStep($planting, self::WEED_PASS.' again, after rain', $again, $last->hours, $last->tool)];
     }
 
     /** @return list<Day> never before it stands, never after the bed is cleared */

@@ -26,11 +26,11 @@ final readonly class PathCare
     public static function between(Garden $garden, Day $from, Day $until): array
     {
         $care = [];
-        foreach ($garden->blocks as $block) {
+        foreach ($garden->blocks as $i => $block) {
             $beds = array_values(array_filter($garden->beds, static fn (Bed $bed): bool => $bed->block === $block && $bed->path->millimetres > 0));
             $metres = array_sum(array_map(static fn (Bed $bed): float => $bed->length->metres(), $beds));
             $paths = $garden->settings->rules->block($block)->paths;
-            foreach ($metres > 0.0 ? self::days($paths, $garden->place->latitude < 0, $from->year() - 1, $until->year()) : [] as $day) {
+            foreach ($metres > 0.0 ? self::days($paths, $garden->place->latitude < 0, $from->year() - 1, $until->year(), $i) : [] as $day) {
                 if (!$day->isBefore($from) && !$until->isBefore($day)) {
                     $care[] = new self($block, $paths, $day, $metres, $paths->hoursPer100Metres() * $metres / 100);
                 }
@@ -41,17 +41,21 @@ final readonly class PathCare
         return $care;
     }
 
-    /** @return list<Day> */
-    private static function days(Paths $paths, bool $isSouth, int $first, int $last): array
+    /**
+     * One block a day, so that it is never the whole garden at once.
+     *
+     * @return list<Day>
+     */
+    private static function days(Paths $paths, bool $isSouth, int $first, int $last, int $block): array
     {
         $here = static fn (string $day): MonthDay => $isSouth ? MonthDay::parse($day)->halfAYearLater() : MonthDay::parse($day);
         $days = [];
         for ($year = $first; $year <= $last; ++$year) {
             if (Paths::Mulched === $paths) {
-                $days[] = $here(self::MULCH)->in($year);
+                $days[] = $here(self::MULCH)->in($year)->plus($block);
                 continue;
             }
-            $start = $here(self::FROM)->in($year);
+            $start = $here(self::FROM)->in($year)->plus($block % 7);
             $end = $here(self::UNTIL)->in($year);
             $end = $end->isBefore($start) ? $here(self::UNTIL)->in($year + 1) : $end;
             for ($day = $start; !$end->isBefore($day); $day = $day->plus($paths->everyDays())) {

@@ -87,7 +87,7 @@ final class CareController extends Page
      *
      * @param list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> $jobs
      *
-     * @return array<int, array{hours: float, jobs: list<array{block: string, name: string, tool: string, caution: string, hours: float, words: string, plantings: list<Planting>}>}>
+     * @return array<int, array{hours: float, cautions: list<string>, jobs: list<array{block: string, name: string, tool: string, caution: string, hours: float, words: string, plantings: list<Planting>}>}>
      */
     private static function byDay(array $jobs): array
     {
@@ -102,6 +102,6 @@ final class CareController extends Page
             }
         }
 
-        return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')), 'jobs' => array_values($day)], $days);
+        return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')), 'cautions' => array_values(array_unique(array_filter(array_column($day, 'caution')))), 'jobs' => array_values($day)], $days);
     }
 }

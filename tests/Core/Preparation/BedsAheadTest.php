@@ -145,9 +145,9 @@ final class BedsAheadTest extends TestCase
             return null === $found ? null : [$found[0]->since(Day::of($from)), $found[1], $found[2]];
         };
 
-        self::assertNull(RainQuestion::inOutlook($outlook(0.0, 3.0, 0.0, 0.0, 4.0, 0.0, 1.9)));
-        self::assertSame([1, 2, 9.0], $asked($outlook(0.0, 3.0, 6.0, 0.0, 0.0, 1.0, 8.0)));
-        self::assertSame([0, 7, 25.0], $asked($outlook(4.0, 0.0, 5.0, 6.0, 0.0, 8.0, 2.0)), 'one dry day between does not dry it');
+        self::assertNull(RainQuestion::inOutlook($outlook(0.0, 6.0, 0.0, 0.0, 8.0, 0.0, 3.9)));
+        self::assertSame([1, 2, 18.0], $asked($outlook(0.0, 6.0, 12.0, 0.0, 0.0, 2.0, 16.0)));
+        self::assertSame([0, 7, 50.0], $asked($outlook(8.0, 0.0, 10.0, 12.0, 0.0, 16.0, 4.0)), 'one dry day between does not dry it');
     }
 
     /** Common practice: two lines on a bed of 75 cm, three on 1.2 m. */
