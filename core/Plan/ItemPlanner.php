@@ -17,7 +17,7 @@ use JollyFurrow\Promise\Need;
 final readonly class ItemPlanner
 {
     /** Valuations the covering search may spend on one item. */
-    public const EFFORT = 3000;
+    public const EFFORT = 7000;
     /** The same when only some market days are left to serve. */
     public const EFFORT_FOR_THE_REST = 500;
     /** A need may not cost less than this a unit, or nothing would be sown for it. Cents. */

@@ -6,7 +6,7 @@ namespace JollyFurrow\Plan\Kernel;
 
 /**
  * One item that comes in cuts or is picked over weeks, in plain numbers. Candidates run in the order of their
- * sowing days.
+ * sowing days; all lists of candidates run alike.
  */
 final readonly class CoverProblem
 {
@@ -20,6 +20,9 @@ final readonly class CoverProblem
      * @param list<float>             $stepMetres
      * @param list<int>               $maxSteps
      * @param int                     $effort     valuations the search may spend
+     * @param array<int, int>         $start      a plan to begin with: steps by candidate; none: begin from nothing
+     * @param Room|null               $room       what is left of the beds; null: there is no end to them
+     * @param bool                    $isBold     after the search kicks are tried as long as the effort lasts
      */
     public function __construct(
         public array $needDay,
@@ -33,6 +36,9 @@ final readonly class CoverProblem
         public array $maxSteps,
         public float $penalty,
         public int $effort,
+        public array $start = [],
+        public ?Room $room = null,
+        public bool $isBold = true,
     ) {
     }
 }
