@@ -36,6 +36,63 @@ final readonly class CandidateChoice
         return array_merge(...array_map(fn (int $first, array $group): array => $this->keep($group, $needs[$first]), array_keys($byFirst), $byFirst));
     }
 
+    /**
+     * Of cuts and picking all that yield for some market day: which of two with the same first one is better depends on
+     * how the whole harvest falls.
+     *
+     * @param list<Candidate> $candidates
+     * @param list<Need>      $needs
+     *
+     * @return list<Candidate>
+     */
+    public static function serving(array $candidates, array $needs): array
+    {
+        return array_values(array_filter($candidates, static function (Candidate $candidate) use ($needs): bool {
+            foreach ($needs as $need) {
+                if (self::serves($candidate, $need)) {
+                    return true;
+                }
+            }
+
+            return false;
+        }));
+    }
+
+    /**
+     * The needs that any candidate can serve at all.
+     *
+     * @param list<Candidate> $candidates
+     * @param list<Need>      $needs
+     *
+     * @return list<Need>
+     */
+    public static function served(array $candidates, array $needs): array
+    {
+        return array_values(array_filter($needs, static function (Need $need) use ($candidates): bool {
+            foreach ($candidates as $candidate) {
+                if (self::serves($candidate, $need)) {
+                    return true;
+                }
+            }
+
+            return false;
+        }));
+    }
+
+    private static function serves(Candidate $candidate, Need $need): bool
+    {
+        if ([] === $candidate->curve) {
+            return $candidate->ready <= $need->day && $need->day <= $candidate->lastField + $need->reach;
+        }
+        for ($day = $need->day - $need->reach; $day <= $need->day; ++$day) {
+            if (isset($candidate->curve[$day])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param list<Need> $needs */
     private static function firstServed(Candidate $candidate, array $needs): ?int
     {

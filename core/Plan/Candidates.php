@@ -118,7 +118,7 @@ final readonly class Candidates
 
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
             $ground->number - $this->leads->days($this->recipes->get($recipe), $ground), $ready, $last, $perMetre,
-            $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key);
+            $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key, Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->millimetres, $crop->stand->cellsPerTray, $crop->stand->trayLoss));
     }
 
     /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */

@@ -7,7 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
 
-/** Growers' lengths: quarters of the commonest bed of each place type. */
+/** Growers' lengths: quarters, halves or the whole of the commonest bed of each place type, or metres; for what is planted out in full trays, trays. */
 final readonly class Grid
 {
     /** @param array<string, int> $quarter millimetres by place type */
@@ -23,10 +23,17 @@ final readonly class Grid
         }
         $quarter = [];
         foreach ($counts as $place => $lengths) {
-            $quarter[$place] = max(1, intdiv((int) array_search(max($lengths), $lengths, true), 4));
+            $parts = $garden->settings->rules->lengths->parts();
+            $quarter[$place] = 0 === $parts ? 1000 : max(1, intdiv((int) array_search(max($lengths), $lengths, true), $parts));
         }
 
         return new self($quarter);
+    }
+
+    /** Millimetres one step of a candidate's length is. */
+    public function step(Candidate $candidate): int
+    {
+        return $candidate->tray ?? $this->quarter[$candidate->place->value];
     }
 
     /** Millimetres. */

@@ -52,7 +52,7 @@ final class Placing
      */
     public function withRoom(array $candidates): array
     {
-        return array_values(array_filter($candidates, fn (Candidate $c): bool => [] !== $this->beds->offer($c, $this->grid->quarter($c->place), [] === $c->curve ? $c->ready : $c->lastField)->pieces));
+        return array_values(array_filter($candidates, fn (Candidate $c): bool => $this->beds->hasRoom($c, [] === $c->curve ? $c->ready : $c->lastField)));
     }
 
     /** @param array<string, ItemPlan> $plans */
@@ -60,7 +60,7 @@ final class Placing
     {
         $this->unplaced = [];
         foreach (self::inOrderOfBedStart($plans) as ['candidate' => $candidate, 'steps' => $steps, 'end' => $end]) {
-            $this->placeOne($candidate, $steps * $this->grid->quarter($candidate->place), $end);
+            $this->placeOne($candidate, $steps * $this->grid->step($candidate), $end);
         }
     }
 

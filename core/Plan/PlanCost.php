@@ -37,7 +37,7 @@ final readonly class PlanCost
         }
         $factor = $garden->settings->shortageFactor;
         foreach ($plan->shortages as $short) {
-            $costs[$short->item]['shortage'] = ($costs[$short->item]['shortage'] ?? 0.0) + $short->units * ItemPlanner::penaltyFor($factor, $values[$short->item] ?? 0.0);
+            $costs[$short->item]['shortage'] = ($costs[$short->item]['shortage'] ?? 0.0) + $short->units * Item::penaltyFor($factor, $values[$short->item] ?? 0.0);
         }
         ksort($costs);
 

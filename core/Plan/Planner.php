@@ -6,6 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Plan\Beds\BedChoice;
@@ -33,33 +34,67 @@ final readonly class Planner
     }
 
     /** Stopped early, the plan leaves the crops it did not reach as they are. What the scope leaves out stays too. */
-    public function draw(Garden $garden, Progress $progress = new NoProgress(), ?Scope $scope = null, SuccessionSchool $school = SuccessionSchool::ByDate): Plan
+    public function draw(Garden $garden, Progress $progress = new NoProgress(), ?Scope $scope = null, ?SuccessionSchool $school = null): Plan
     {
         $scope ??= Scope::whole();
-        $in = $garden->onBeds($scope->beds($garden));
+        $reserve = array_flip($garden->settings->rules->reserveBeds);
+        $in = $garden->onBeds(array_values(array_filter($scope->beds($garden), static fn (Bed $bed): bool => !isset($reserve[$bed->name]))));
         $needs = Needs::of($garden, $this->book);
         $reckoning = new Reckoning($this->book, $garden, $needs);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS)) || !$scope->covers($p)));
         $last = self::lastMarketDay($needs, $garden->today);
+        $wishes = new Wishes(new Candidates($in, $this->recipes), $this->book, $garden, $school);
         $grid = Grid::of($in);
-        $items = new ItemPlanner($in, $grid, self::rents($garden, $last), Values::of($garden));
-        $ways = fn (string $item): array => $school->ways(new Candidates($in, $this->recipes), $this->book, $item, $garden->today, $last);
+        $weeks = intdiv($last->since($garden->today), 7) + self::RENT_WEEKS_BEYOND;
         $open = $scope->needs($reckoning->stillToServe($kept));
-        $plans = $this->plans($open, $items, $ways, ItemPlanner::EFFORT, $progress);
-        $unreached = array_diff_key($open, $plans);
+        $wanted = $this->wanted($garden, $wishes, $open, $last);
+        $items = new ItemPlanner($grid, self::metres($in));
+        $rents = self::rents($garden, $weeks);
+        $named = new NamedProgress($progress, $this->book);
+        $joint = (new JointPlanner($items, $grid, Rooms::of($in, $grid, $kept, 7 * $weeks), $rents))->draw($wanted, $named);
+        $unreached = array_diff_key($open, $joint->plans);
         $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true)));
         $placing = new Placing($in, $this->book, $this->recipes, $grid, $kept);
-        $placing->place($plans);
-        $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $plans);
+        $placing->place($joint->plans);
+        $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $joint->plans);
         for ($round = 1; $round < self::ROUNDS && [] === $unreached; ++$round) {
-            $more = $this->plans($scope->needs($reckoning->stillToServe([...$kept, ...$placing->new()])), $items, static fn (string $item): array => $placing->withRoom($ways($item)), ItemPlanner::EFFORT_FOR_THE_REST, $progress);
-            $placing->place($more);
-            foreach ($more as $item => $plan) {
+            foreach ($this->wanted($garden, $wishes, $scope->needs($reckoning->stillToServe([...$kept, ...$placing->new()])), $last) as $item => $rest) {
+                $plan = $items->plan(new Wanted($rest->item, $rest->needs, $placing->withRoom($rest->candidates)), RentSums::fromWeeks($garden->today->number, $rents), ItemPlanner::EFFORT_FOR_THE_REST);
+                $placing->place([$item => $plan]);
                 $cost[$item] = ($cost[$item] ?? 0.0) + $plan->cost;
             }
         }
+        foreach ([] === $unreached ? $wanted : [] as $item => $one) {
+            $extra = $wishes->extra($open[$item]);
+            if ([] !== $extra) {
+                $placing->place([$item => $items->plan(new Wanted($one->item, $extra, $placing->withRoom($one->candidates)), RentSums::fromWeeks($garden->today->number, $rents), ItemPlanner::EFFORT_FOR_THE_REST)]);
+            }
+        }
 
-        return $reckoning->plan($kept, $placing->new(), $placing->unplaced(), $cost, [] !== $unreached, true);
+        return $reckoning->plan($kept, $placing->new(), $placing->unplaced(), $cost, [] !== $unreached || !$joint->isWhole, true);
+    }
+
+    /**
+     * @param array<string, list<Need>> $open
+     *
+     * @return array<string, Wanted>
+     */
+    private function wanted(Garden $garden, Wishes $wishes, array $open, Day $last): array
+    {
+        $values = Values::of($garden);
+        $wanted = [];
+        foreach ($open as $item => $needs) {
+            $ways = $wishes->ways($item, $garden->today, $last);
+            $wanted[$item] = new Wanted(Item::of($garden, $this->book->get($item), $values), CandidateChoice::served($ways, $wishes->needs($item, $needs)), $ways);
+        }
+
+        return $wanted;
+    }
+
+    /** @return array<string, float> of beds by place type */
+    private static function metres(Garden $garden): array
+    {
+        return array_combine(array_map(static fn (PlaceType $p): string => $p->value, PlaceType::cases()), array_map($garden->metresOf(...), PlaceType::cases()));
     }
 
     /** A plan that only tells how the plantings there are stand against the promises. */
@@ -96,27 +131,6 @@ final readonly class Planner
         return array_map(fn (Shortage $short): Explained => new Explained($short, ...$reasons->for($this->book->get($short->item), $short)), $plan->shortages);
     }
 
-    /**
-     * Successions for what is still to serve, item by item until asked to stop.
-     *
-     * @param array<string, list<Need>>         $open
-     * @param callable(string): list<Candidate> $ways
-     *
-     * @return array<string, ItemPlan>
-     */
-    private function plans(array $open, ItemPlanner $items, callable $ways, int $effort, Progress $progress): array
-    {
-        $plans = [];
-        foreach ($open as $item => $needs) {
-            if (!$progress->at(\count($plans), \count($open), $this->book->get($item)->name)) {
-                break;
-            }
-            $plans[$item] = $items->plan($this->book->get($item), $needs, $ways($item), $effort);
-        }
-
-        return $plans;
-    }
-
     private static function lastMarketDay(Needs $needs, Day $today): Day
     {
         $last = $today->number;
@@ -128,14 +142,14 @@ final readonly class Planner
         return Day::of($last);
     }
 
-    private static function rents(Garden $garden, Day $last): RentSums
+    /** @return array<string, array<int, float>> base rents by place type and week */
+    private static function rents(Garden $garden, int $weeks): array
     {
-        $weeks = intdiv($last->since($garden->today), 7) + self::RENT_WEEKS_BEYOND;
         $weekly = [];
         foreach (PlaceType::cases() as $place) {
             $weekly[$place->value] = array_fill(0, $weeks, $garden->settings->rentAt($place));
         }
 
-        return RentSums::fromWeeks($garden->today->number, $weekly);
+        return $weekly;
     }
 }

@@ -15,7 +15,7 @@ final readonly class RentSums
     }
 
     /**
-     * @param array<string, list<float>> $weekly rent of each week from the first day on, by place type
+     * @param array<string, array<int, float>> $weekly rent of each week from the first day on, by place type
      */
     public static function fromWeeks(int $first, array $weekly): self
     {
@@ -33,6 +33,27 @@ final readonly class RentSums
         }
 
         return new self($first, $sums);
+    }
+
+    /**
+     * The same with some days dearer.
+     *
+     * @param array<string, array<int, float>> $days  by place type and day number: times so much
+     * @param float                            $cents a metre and day
+     */
+    public function dearer(array $days, float $cents): self
+    {
+        $sums = $this->sums;
+        foreach ($days as $place => $dear) {
+            ksort($dear);
+            $more = 0.0;
+            foreach ($sums[$place] as $n => $sum) {
+                $sums[$place][$n] = $sum + $more;
+                $more += ($dear[$this->first + $n] ?? 0.0) * $cents;
+            }
+        }
+
+        return new self($this->first, $sums);
     }
 
     /** Rent per metre from the first to the last day, both included. */

@@ -85,9 +85,9 @@ final class ShortageReasons
     {
         $end = [] === $candidate->curve ? $candidate->ready : $candidate->lastField;
         $stay = Period::fromFirstToLast(Day::of($candidate->bedStart), Day::of($end));
-        $pieces = $this->beds->offer($candidate, $this->grid->quarter($candidate->place), $end)->pieces;
+        $pieces = $this->beds->offer($candidate, $this->grid->step($candidate), $end)->pieces;
 
-        $metres = $this->grid->quarter($candidate->place) / 1000;
+        $metres = $this->grid->step($candidate) / 1000;
         $rent = $this->garden->settings->rentAt($candidate->place);
 
         return new Mend($candidate, $pieces[0] ?? null, $candidate->setUp + $metres * ($candidate->cost + $stay->days() * $rent / 7));

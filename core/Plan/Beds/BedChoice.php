@@ -59,6 +59,24 @@ final class BedChoice
         return $best;
     }
 
+    /** Whether one step of it finds a bed at all. */
+    public function hasRoom(Candidate $candidate, int $last): bool
+    {
+        $crop = $this->book->grown($candidate->item, $candidate->variety);
+        $step = $this->grid->step($candidate);
+        foreach ($this->isTooNearInFlower($crop, $candidate) ? [] : $this->waysToReady($crop, $candidate) as [, $start, $beds]) {
+            foreach ($beds as $bed) {
+                foreach ($this->ground->free($bed, $start, $last) as [$from, $to]) {
+                    if ($to - $from >= $step && null === $this->ground->forbids($bed, $crop, $start, $last)) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
     private static function isBetter(BedOffer $one, BedOffer $other): bool
     {
         return $one->millimetres() > $other->millimetres() || ($one->millimetres() === $other->millimetres() && $one->weight < $other->weight);
@@ -110,7 +128,7 @@ final class BedChoice
     /** @param list<Bed> $beds */
     private function among(Crop $crop, Candidate $candidate, array $beds, string $recipe, int $start, int $millimetres, int $last): BedOffer
     {
-        $least = $this->grid->quarter($candidate->place);
+        $least = min($millimetres, $this->grid->step($candidate));
         $whole = $free = [];
         foreach ($beds as $bed) {
             $stretches = $this->ground->free($bed, $start, $last);

@@ -22,6 +22,7 @@ final readonly class CoverProblem
      * @param int                     $effort     valuations the search may spend
      * @param array<int, int>         $start      a plan to begin with: steps by candidate; none: begin from nothing
      * @param Room|null               $room       what is left of the beds; null: there is no end to them
+     * @param list<int>               $way        candidates grown the same way, on one day after the other, have one number; none: all alike
      * @param bool                    $isBold     after the search kicks are tried as long as the effort lasts
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class CoverProblem
         public array $start = [],
         public ?Room $room = null,
         public bool $isBold = true,
+        public array $way = [],
     ) {
     }
 }

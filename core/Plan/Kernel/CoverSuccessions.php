@@ -19,6 +19,8 @@ final class CoverSuccessions
     private const MOST_STARTS = 14;
     private const STARTS_FOLLOWED = 2;
     private const GAPS_TRIED = 5;
+    /** Places in the row of the same way that are near. */
+    private const SHIFTS = [-1, 1, -2, 2, -3, 3];
     /** The walk's heat at first, in set-ups, and the share of it at last. */
     private const HEAT = 1.0;
     private const COOL = 0.12;
@@ -52,6 +54,9 @@ final class CoverSuccessions
     /** @var list<float> metres free on all days of a candidate's stay */
     private array $most = [];
 
+    /** @var array<int, list<int>> by candidate: the next ones grown the same way, before and after in turn; then the nearest grown another way */
+    private array $near = [];
+
     private function __construct(private readonly CoverProblem $p)
     {
         $days = [];
@@ -67,9 +72,57 @@ final class CoverSuccessions
             $this->opens[] = (array_key_first($curve) ?? 0) - $this->first;
             $this->closes[] = (array_key_last($curve) ?? 0) - $this->first;
         }
+        $this->nearest();
         if (null !== $p->room) {
             $this->most = array_map($p->room->most(...), array_keys($p->curve));
         }
+    }
+
+    private function nearest(): void
+    {
+        $ways = [];
+        foreach ($this->p->curve as $k => $curve) {
+            $ways[$this->p->way[$k] ?? 0][] = $k;
+        }
+        foreach ($ways as $way => $own) {
+            foreach ($own as $i => $k) {
+                $near = [];
+                foreach (self::SHIFTS as $by) {
+                    if (isset($own[$i + $by])) {
+                        $near[] = $own[$i + $by];
+                    }
+                }
+                foreach ($ways as $other => $them) {
+                    if ($other !== $way) {
+                        $near = [...$near, ...$this->nearestTo($this->opens[$k], $them)];
+                    }
+                }
+                $this->near[$k] = $near;
+            }
+        }
+    }
+
+    /**
+     * Those two that open nearest to a day, the nearer first.
+     *
+     * @param list<int> $candidates
+     *
+     * @return list<int>
+     */
+    private function nearestTo(int $opens, array $candidates): array
+    {
+        $first = $second = null;
+        $near = $far = \PHP_INT_MAX;
+        foreach ($candidates as $k) {
+            $apart = abs($this->opens[$k] - $opens);
+            if ($apart < $near) {
+                [$second, $far, $first, $near] = [$first, $near, $k, $apart];
+            } elseif ($apart < $far) {
+                [$second, $far] = [$k, $apart];
+            }
+        }
+
+        return null === $first ? [] : (null === $second ? [$first] : [$first, $second]);
     }
 
     public static function solve(CoverProblem $problem): CoverSolution
@@ -93,7 +146,7 @@ final class CoverSuccessions
         if ([] !== $this->p->start) {
             $this->become(self::possible($this->p, $this->p->start));
             $this->makeRoom();
-            $search($this->spent + 2 * $part);
+            $search($this->p->isBold ? $this->spent + 2 * $part : $this->p->effort);
         }
         if ([] === $this->p->start || $this->p->isBold) {
             $this->become([]);
@@ -158,18 +211,24 @@ final class CoverSuccessions
         $steps = $this->plan[$k];
         $next = $at[$i + 1] ?? $at[0];
         $way = $this->chance();
-        $by = (1 + (int) ($this->chance() * 3)) * ($this->chance() < 0.5 ? -1 : 1);
+        $near = $this->near[$k];
+        $to = [] === $near ? $k : $near[(int) ($this->chance() * \count($near))];
 
         return match (true) {
-            $way < 0.22 => [$k => max(0, $steps + ($by < 0 ? -1 : 1))],
-            $way < 0.50 => $this->shifted([$k => $by], [$k => (int) ($this->chance() * 3) - 1]),
-            $way < 0.60 => $next === $k ? [$k => 0] : $this->shifted([$k => $by, $next => $this->chance() < 0.5 ? $by : -$by]),
+            $way < 0.22 => [$k => max(0, $steps + ($this->chance() < 0.5 ? -1 : 1))],
+            $way < 0.50 => $to === $k ? [$k => $steps + 1] : $this->shifted([$k => $to], [$k => (int) round(($this->chance() - 0.5) * max(2.9, $steps))]),
+            $way < 0.60 => $next === $k || $to === $k ? [$k => 0] : $this->shifted([$k => $to, $next => $this->anyNear($next)]),
             $way < 0.72 => $next === $k ? [$k => $steps + 1] : [$k => max(0, $steps - 1), $next => $this->plan[$next] + 1],
             $way < 0.80 => $next === $k ? [$k => 0] : [$k => 0, $next => $this->plan[$next] + (int) ($this->chance() * ($steps + 1))],
-            $way < 0.88 => [$k => intdiv($steps, 2), $k + $by => ($this->plan[$k + $by] ?? 0) + $steps - intdiv($steps, 2)],
+            $way < 0.88 => $to === $k ? [$k => $steps + 1] : [$k => intdiv($steps, 2), $to => ($this->plan[$to] ?? 0) + $steps - intdiv($steps, 2)],
             $way < 0.93 => [$k => 0],
-            default => [$k => 0, ($to = (int) ($this->chance() * $count)) => $to === $k ? $steps : ($this->plan[$to] ?? 0) + $steps],
+            default => [$k => 0, ($any = (int) ($this->chance() * $count)) => $any === $k ? $steps : ($this->plan[$any] ?? 0) + $steps],
         };
+    }
+
+    private function anyNear(int $k): int
+    {
+        return [] === $this->near[$k] ? $k : $this->near[$k][(int) ($this->chance() * \count($this->near[$k]))];
     }
 
     /** Any candidate that yields for a need. */
@@ -285,28 +344,38 @@ final class CoverSuccessions
         foreach ($gaps as $gap) {
             yield from $this->additions($this->p->needDay[$gap]);
         }
-        foreach ([-1, 1, -2, 2, -3, 3] as $by) {
-            for ($i = 0; $i < $count; ++$i) {
-                $k = $at[$i];
-                foreach ([0, 1, -1] as $more) {
-                    yield $this->shifted([$k => $by], [$k => $more]);
+        for ($n = 0; $n < \count(self::SHIFTS); ++$n) {
+            foreach ($plan as $k => $_) {
+                foreach (isset($this->near[$k][$n]) ? [0, 1, -1] : [] as $more) {
+                    yield $this->shifted([$k => $this->near[$k][$n]], [$k => $more]);
                 }
             }
             for ($i = 0; $i + 1 < $count; ++$i) {
                 [$k, $next] = [$at[$i], $at[$i + 1]];
-                yield $this->shifted([$k => $by, $next => $by]);
-                yield $this->shifted([$k => $by, $next => -$by]);
-                if (abs($by) < 3) {
+                if (isset($this->near[$k][$n], $this->near[$next][$n])) {
+                    yield $this->shifted([$k => $this->near[$k][$n], $next => $this->near[$next][$n]]);
+                }
+                if (isset($this->near[$k][$n], $this->near[$next][$n ^ 1])) {
+                    yield $this->shifted([$k => $this->near[$k][$n], $next => $this->near[$next][$n ^ 1]]);
+                }
+                if ($n < 4) {
+                    $by = self::SHIFTS[$n];
                     yield [$k => max(0, $plan[$k] + $by), $next => max(0, $plan[$next] - $by)];
                 }
             }
         }
         for ($i = 0; $i < $count; ++$i) {
             [$k, $steps] = [$at[$i], $plan[$at[$i]]];
-            foreach ([1, 2, 4] as $apart) {
+            foreach ([[0, 1], [2, 3], [4, 5]] as [$before, $after]) {
                 $half = intdiv($steps + 1, 2);
-                foreach ([$half, max(1, $steps - $half)] as $other) {
-                    yield [$k => 0, $k - $apart => ($plan[$k - $apart] ?? 0) + $half, $k + $apart => ($plan[$k + $apart] ?? 0) + $other];
+                [$one, $two] = [$this->near[$k][$before] ?? $k, $this->near[$k][$after] ?? $k];
+                foreach ($one === $two ? [] : [$half, max(1, $steps - $half)] as $other) {
+                    yield [$one => ($one === $k ? 0 : $plan[$one] ?? 0) + $half, $two => ($two === $k ? 0 : $plan[$two] ?? 0) + $other] + [$k => 0];
+                }
+            }
+            foreach (\array_slice($this->near[$k], \count(self::SHIFTS)) as $to) {
+                foreach ([0, 1, -1] as $more) {
+                    yield $this->shifted([$k => $to], [$k => $more]);
                 }
             }
             if ($i + 1 < $count) {
@@ -320,30 +389,33 @@ final class CoverSuccessions
         }
         foreach ($plan as $k => $steps) {
             foreach ($this->p->curve as $to => $_) {
-                if ($to !== $k && abs($to - $k) > 3) {
-                    yield [$k => 0, $to => ($plan[$to] ?? 0) + $steps];
-                    yield [$k => 0, $to => ($plan[$to] ?? 0) + max(1, $steps - 1)];
-                    yield [$k => max(0, $steps - 1), $to => ($plan[$to] ?? 0) + 1];
+                if ($to === $k) {
+                    continue;
                 }
+                foreach ([0, -1, -2, -3, 1, 2] as $more) {
+                    if ($steps + $more > 0) {
+                        yield [$k => 0, $to => ($plan[$to] ?? 0) + $steps + $more];
+                    }
+                }
+                yield [$k => $steps - 1, $to => ($plan[$to] ?? 0) + 1];
             }
         }
     }
 
     /**
-     * @param array<int, int> $by   places in the list of candidates, by candidate
+     * @param array<int, int> $to   the candidate each is sown as instead, by candidate
      * @param array<int, int> $more steps, by candidate
      *
      * @return array<int, int>
      */
-    private function shifted(array $by, array $more = []): array
+    private function shifted(array $to, array $more = []): array
     {
         $move = [];
-        foreach ($by as $k => $_) {
+        foreach ($to as $k => $_) {
             $move[$k] = 0;
         }
-        foreach ($by as $k => $places) {
-            $to = $k + $places;
-            $move[$to] = ($move[$to] ?? $this->plan[$to] ?? 0) + $this->plan[$k] + ($more[$k] ?? 0);
+        foreach ($to as $k => $new) {
+            $move[$new] = max(0, ($move[$new] ?? $this->plan[$new] ?? 0) + $this->plan[$k] + ($more[$k] ?? 0));
         }
 
         return $move;

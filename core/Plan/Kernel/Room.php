@@ -8,11 +8,11 @@ namespace JollyFurrow\Plan\Kernel;
 final readonly class Room
 {
     /**
-     * @param int                        $first day number of the first entry
-     * @param array<string, list<float>> $left  metres by place, a day each
-     * @param list<string>               $place by candidate
-     * @param list<int>                  $from  first day by candidate
-     * @param list<int>                  $to    last day by candidate
+     * @param int                              $first day number of the first entry
+     * @param array<string, array<int, float>> $left  metres by place, a day each
+     * @param list<string>                     $place by candidate
+     * @param list<int>                        $from  first day by candidate
+     * @param list<int>                        $to    last day by candidate
      */
     public function __construct(public int $first, public array $left, public array $place, public array $from, public array $to)
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
+use JollyFurrow\Plan\ItemPlanner;
 use JollyFurrow\Plan\Kernel\CoverProblem;
 use JollyFurrow\Plan\Kernel\CoverSuccessions;
 use JollyFurrow\Plan\Kernel\Room;
@@ -17,7 +18,7 @@ use PHPUnit\Framework\TestCase;
 final class CoverAgainstSolverTest extends TestCase
 {
     private const FIXTURES = __DIR__.'/../../fixtures/cover/';
-    private const EFFORT = 7000;
+    private const EFFORT = ItemPlanner::EFFORT;
 
     /** Median, 95th percentile and worst as the design asks; never below what is proved. */
     public function testGapToTheOptimum(): void
