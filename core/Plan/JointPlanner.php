@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Plan\Kernel\KnownPlans;
+
 /**
  * All items together where beds are short. Each item is planned alone at the same rents; rents of over-full weeks rise
  * and of others sink again (subgradient steps on the Lagrangian, Held, Wolfe & Crowder 1974), large first. From the
@@ -14,15 +16,26 @@ final class JointPlanner
 {
     private const ROUNDS = 14;
     /** Valuations an item gets before it is known whether the beds are short. */
-    private const FIRST_EFFORT = 3000;
+    private const FIRST_EFFORT = 2600;
     /** First step, in shares of what a bed metre earns a week, and how it decays. */
-    private const STEP = 1.2;
-    private const DECAY = 0.87;
-    /** Of weeks that are not full any more the rent sinks by so many times the free share. */
-    private const EBB = 2.0;
+    private const STEP = 1.0;
+    private const DECAY = 1.0;
+    private const BACK = 0.5;
+    /** What a metre and day too many weighs in the choice of known plans, in shares of what it earns. */
+    private const OVER = [0.5, 1.5];
+    /** It ends when so many rounds have raised the bound by less than this share. */
+    private const STALL = 3;
+    private const LEAST_GAIN = 0.0006;
+    /** Steps up between two rounds. */
+    private const CLIMB = 25;
     /** Rounds a fitting plan is made from. */
-    private const REPAIRED = 2;
+    private const REPAIRED = 3;
     private const SWEEPS = 2;
+    /** Items that miss most by their place are planned anew with others: so often in all, and more where the beds are shorter by so many weeks of the whole garden. */
+    private const TRADERS = 8;
+    private const TRADES = 4;
+    private const TRADES_A_WEEK = 25;
+    private const MOST_TRADES = 90;
     /** Times the rents of what is still over-full are raised, item by item, before a plan is cut to fit. */
     private const EASED = 10;
     private const EASING = 0.15;
@@ -52,83 +65,225 @@ final class JointPlanner
                 return new JointPlan($plans, $this->rents, true);
             }
         }
+        $shortBy = self::metreDays($this->tooMuch($plans)) / max(1.0, $this->metreDaysAWeek());
         [$rounds, $isStopped] = $this->rounds($wanted, $plans, $progress, $steps);
-        $bounds = array_map(fn (array $round): float => $this->bound($round['plans'], $round['rents']), $rounds);
-        $highest = $rounds[(int) array_search(max([-\INF, ...$bounds]), $bounds, true)];
+        usort($rounds, static fn (array $a, array $b): int => $b['bound'] <=> $a['bound']);
+        $highest = $rounds[0];
         usort($rounds, static fn (array $a, array $b): int => $a['over'] <=> $b['over']);
         $best = new JointPlan($plans, $highest['rents'], true);
         $lowest = \INF;
         $worth = $this->worth($wanted);
-        foreach ([$highest, ...\array_slice($rounds, 0, $isStopped ? 0 : self::REPAIRED - 1)] as $round) {
+        foreach (\array_slice($rounds, 0, $isStopped ? 1 : ($shortBy < 1 ? self::REPAIRED - 1 : self::REPAIRED)) as $round) {
             $eased = $isStopped ? $round['plans'] : $this->eased($wanted, $round['plans'], $round['rents'], $worth);
-            $fitted = new JointPlan($this->fitted($wanted, $eased, $isStopped ? 0 : self::SWEEPS), $highest['rents'], true);
+            $fitted = new JointPlan($this->fitted($wanted, $eased, $isStopped ? 0 : self::SWEEPS, RentSums::fromWeeks($this->rooms->first, $highest['rents'])), $highest['rents'], true);
             if ($fitted->cost() < $lowest - 1e-6) {
                 [$best, $lowest] = [$fitted, $fitted->cost()];
             }
         }
 
-        return $best;
+        return $isStopped ? $best : new JointPlan($this->traded($wanted, $best->plans, RentSums::fromWeeks($this->rooms->first, $highest['rents']), (int) min(self::MOST_TRADES, self::TRADES + self::TRADES_A_WEEK * $shortBy)), $highest['rents'], true);
+    }
+
+    /**
+     * Two items give up their beds together: the one that misses most by its place has the first choice, at the rents, then
+     * the other, then the first again at true cost. Kept where both together cost less.
+     *
+     * @param array<string, Wanted>   $wanted
+     * @param array<string, ItemPlan> $plans  at base rents
+     *
+     * @return array<string, ItemPlan>
+     */
+    private function traded(array $wanted, array $plans, RentSums $rents, int $left): array
+    {
+        $rooms = $this->with($plans);
+        $misses = [];
+        foreach ($wanted as $item => $one) {
+            $alone = $this->items->plan($one, $rents, ItemPlanner::EFFORT_AGAIN, $plans[$item]->at($this->base, $rents, $this->grid));
+            $misses[$item] = $plans[$item]->at($this->base, $rents, $this->grid)->cost - $alone->cost;
+        }
+        arsort($misses);
+        $order = array_map(strval(...), array_keys($misses));
+        foreach (\array_slice($order, 0, self::TRADERS) as $item) {
+            foreach ($order as $other) {
+                if ($other === $item || $left-- <= 0) {
+                    continue;
+                }
+                [$one, $two] = [$plans[$item], $plans[$other]];
+                $rooms->give($one);
+                $rooms->give($two);
+                $first = $this->items->plan($wanted[$item], $rents, ItemPlanner::EFFORT_AGAIN, $one, $rooms)->at($rents, $this->base, $this->grid);
+                $rooms->take($first);
+                $second = $this->items->plan($wanted[$other], $this->base, ItemPlanner::EFFORT_AGAIN, $two, $rooms);
+                $rooms->take($second);
+                $rooms->give($first);
+                $again = $this->items->plan($wanted[$item], $this->base, ItemPlanner::EFFORT_AGAIN, $first, $rooms);
+                $first = $again->cost < $first->cost ? $again : $first;
+                if ($first->cost + $second->cost < $one->cost + $two->cost - 1e-6) {
+                    [$plans[$item], $plans[$other]] = [$first, $second];
+                } else {
+                    $rooms->give($second);
+                    $rooms->take($two);
+                    $first = $one;
+                }
+                $rooms->take($first);
+            }
+        }
+
+        return $plans;
     }
 
     /**
      * @param array<string, Wanted>   $wanted
      * @param array<string, ItemPlan> $plans  at base rents
      *
-     * @return array{list<array{plans: array<string, ItemPlan>, rents: array<string, array<int, float>>, over: float}>, bool} rounds; stopped early
+     * Where a step leads to a lower bound, it is taken back and a smaller one tried
+     *
+     * @return array{non-empty-list<array{plans: array<string, ItemPlan>, rents: array<string, array<int, float>>, over: float, bound: float}>, bool} rounds, plans at base rents; stopped early
      */
     private function rounds(array $wanted, array $plans, Progress $progress, int $steps): array
     {
-        $worth = $this->worth($wanted);
-        $rents = $this->rents;
-        $rounds = [['plans' => $plans, 'rents' => $rents, 'over' => array_sum(array_map(array_sum(...), $this->tooMuch($plans)))]];
+        $step = self::STEP * $this->worth($wanted) / 7;
+        $pool = new KnownPlans(...$this->room());
+        $items = array_keys($wanted);
+        $known = array_map(static fn (ItemPlan $plan): array => [$plan], $plans);
+        foreach ($items as $i => $item) {
+            $pool->add($i, $plans[$item]->cost, ...$this->weeks($plans[$item]));
+        }
+        $best = $this->rents;
+        $bounds = [];
+        $rounds = [['plans' => $plans, 'rents' => $best, 'over' => self::metreDays($this->tooMuch($plans))]];
         for ($round = 0; $round < self::ROUNDS; ++$round) {
             if (!$progress->at($steps - self::ROUNDS + $round, $steps, '')) {
-                return [$rounds, true];
+                return [array_map(static fn (array $round): array => $round + ['bound' => -$round['over']], $rounds), true];
             }
-            $next = $this->raised($rents, $plans, $worth * self::STEP * self::DECAY ** $round);
-            if ($next === $rents) {
+            $rents = $this->weekly($pool->climbed($this->flat($best), self::CLIMB, $step));
+            $now = RentSums::fromWeeks($this->rooms->first, $rents);
+            $isNew = false;
+            foreach ($items as $i => $item) {
+                $was = $this->cheapest($known[$item], $now);
+                $plan = $this->items->plan($wanted[$item], $now, ItemPlanner::EFFORT_AGAIN, $was->at($this->base, $now, $this->grid))->at($now, $this->base, $this->grid);
+                if ($plan->steps() !== $was->steps()) {
+                    $known[$item][] = $plan;
+                    $pool->add($i, $plan->cost, ...$this->weeks($plan));
+                    $isNew = true;
+                }
+                $plans[$item] = $this->cheapest($known[$item], $now);
+            }
+            $rounds[] = ['plans' => $plans, 'rents' => $rents, 'over' => self::metreDays($this->tooMuch($plans))];
+            $isBetter = $this->boundOf($known, $rents) > $this->boundOf($known, $best);
+            $step *= $isBetter ? self::DECAY : self::BACK;
+            $best = $isBetter ? $rents : $best;
+            $bounds[] = $this->boundOf($known, $best);
+            if ((!$isNew && !$isBetter) || ($round > self::STALL && end($bounds) - $bounds[$round - self::STALL] < self::LEAST_GAIN * abs(end($bounds)))) {
                 break;
             }
-            [$before, $rents] = [RentSums::fromWeeks($this->rooms->first, $rents), $next];
-            $now = RentSums::fromWeeks($this->rooms->first, $rents);
-            $cheaper = $this->cheaper($before, $now);
-            foreach ($wanted as $item => $one) {
-                $plans[$item] = $this->isUntouched($one, $plans[$item], $before, $now, $cheaper) ? $plans[$item] : $this->items->plan($one, $now, ItemPlanner::EFFORT_AGAIN, $plans[$item]->at($before, $now, $this->grid));
+        }
+        $cheapest = array_map(fn (string $item): int => (int) array_search($this->cheapest($known[$item], RentSums::fromWeeks($this->rooms->first, $best)), $known[$item], true), $items);
+        foreach (self::OVER as $n => $times) {
+            $picked = [];
+            foreach ($pool->chosen($cheapest, $times * $this->worth($wanted) / 7) as $i => $plan) {
+                $picked[$items[$i]] = $known[$items[$i]][$plan];
             }
-            $rounds[] = ['plans' => array_map(fn (ItemPlan $plan): ItemPlan => $plan->at($now, $this->base, $this->grid), $plans), 'rents' => $rents, 'over' => array_sum(array_map(array_sum(...), $this->tooMuch($plans)))];
+            $rounds[] = ['plans' => $picked, 'rents' => $best, 'over' => (float) $n - \count(self::OVER)];
         }
 
-        return [$rounds, false];
+        return [array_map(fn (array $round): array => $round + ['bound' => $this->boundOf($known, $round['rents'])], $rounds), false];
     }
 
     /**
-     * Rents of weeks with more in use than there is rise, of others with more than their base rent sink.
-     *
+     * @param array<string, non-empty-list<ItemPlan>> $known at base rents
+     * @param array<string, array<int, float>>        $rents
+     */
+    private function boundOf(array $known, array $rents): float
+    {
+        $now = RentSums::fromWeeks($this->rooms->first, $rents);
+
+        return $this->bound(array_map(fn (array $plans): ItemPlan => $this->cheapest($plans, $now), $known), $rents);
+    }
+
+    /** @return array{list<float>, list<float>} metre-days, and metres on the fullest day, by week of each place in turn */
+    private function room(): array
+    {
+        $room = $most = [];
+        foreach ($this->rents as $place => $weeks) {
+            foreach ($weeks as $week => $_) {
+                $days = \array_slice($this->rooms->left()[$place], 7 * $week, 7);
+                $room[] = array_sum($days);
+                $most[] = min([\PHP_INT_MAX, ...$days]);
+            }
+        }
+
+        return [$room, array_map(floatval(...), $most)];
+    }
+
+    /** @return array{array<int, float>, array<int, float>} metre-days, and most metres on a day, by week of each place in turn */
+    private function weeks(ItemPlan $plan): array
+    {
+        $count = max([0, ...array_map(\count(...), $this->rents)]);
+        $places = array_flip(array_keys($this->rents));
+        $days = [];
+        foreach ($plan->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
+            $metres = $steps * $this->grid->step($c) / 1000;
+            for ($day = max(0, $c->bedStart - $this->rooms->first); $day <= min(7 * $count - 1, $end - $this->rooms->first); ++$day) {
+                $days[$places[$c->place->value] * $count + intdiv($day, 7)][$day] = ($days[$places[$c->place->value] * $count + intdiv($day, 7)][$day] ?? 0.0) + $metres;
+            }
+        }
+
+        return [array_map(array_sum(...), $days), array_map(static fn (array $week): float => max([0.0, ...$week]), $days)];
+    }
+
+    /**
      * @param array<string, array<int, float>> $rents
-     * @param array<string, ItemPlan>          $plans
+     *
+     * @return array<int, float> above the base rents, a metre and day, by week of each place in turn
+     */
+    private function flat(array $rents): array
+    {
+        $flat = [];
+        foreach ($rents as $place => $weeks) {
+            foreach ($weeks as $week => $rent) {
+                $flat[] = ($rent - $this->rents[$place][$week]) / 7;
+            }
+        }
+
+        return $flat;
+    }
+
+    /**
+     * @param array<int, float> $flat
      *
      * @return array<string, array<int, float>>
      */
-    private function raised(array $rents, array $plans, float $step): array
+    private function weekly(array $flat): array
     {
-        $left = $this->with($plans)->left();
+        $rents = $this->rents;
+        $n = 0;
         foreach ($rents as $place => $weeks) {
-            $all = $this->rooms->left()[$place];
             foreach ($weeks as $week => $rent) {
-                $free = $there = 0.0;
-                for ($day = 7 * $week; $day < 7 * $week + 7; ++$day) {
-                    $free += $left[$place][$day] ?? 0.0;
-                    $there += $all[$day] ?? 0.0;
-                }
-                if ($free < 0.0 || $rent > $this->rents[$place][$week]) {
-                    $more = max(-1.0, min(1.5, -$free / max(7.0, $there)));
-                    $premium = ($rent - $this->rents[$place][$week]) * ($more < 0.0 ? max(0.3, 1 + self::EBB * $more) : 1.0);
-                    $rents[$place][$week] = $this->rents[$place][$week] + max(0.0, $premium + $step * $more);
-                }
+                $rents[$place][$week] = $rent + 7 * $flat[$n++];
             }
         }
 
         return $rents;
+    }
+
+    /**
+     * Of the plans of one item that are known the one that costs least at some rents.
+     *
+     * @param non-empty-list<ItemPlan> $known at base rents
+     */
+    private function cheapest(array $known, RentSums $rents): ItemPlan
+    {
+        $least = \INF;
+        $cheapest = $known[0];
+        foreach ($known as $plan) {
+            $cost = $plan->at($this->base, $rents, $this->grid)->cost;
+            if ($cost < $least) {
+                [$least, $cheapest] = [$cost, $plan];
+            }
+        }
+
+        return $cheapest;
     }
 
     /**
@@ -147,45 +302,6 @@ final class JointPlanner
         }
 
         return $plans;
-    }
-
-    /**
-     * @return array<string, array{int, int}> first and last week that became cheaper, as days, by place type
-     */
-    private function cheaper(RentSums $before, RentSums $now): array
-    {
-        $cheaper = [];
-        foreach ($now->sums as $place => $sums) {
-            foreach ($sums as $n => $sum) {
-                if ($n > 0 && $sum - $sums[$n - 1] < $before->sums[$place][$n] - $before->sums[$place][$n - 1] - 1e-9) {
-                    $cheaper[$place] = [$cheaper[$place][0] ?? $this->rooms->first + $n - 1, $this->rooms->first + $n - 1];
-                }
-            }
-        }
-
-        return $cheaper;
-    }
-
-    /**
-     * Nothing it stands on became dearer and nothing it might stand on cheaper: what was best still is.
-     *
-     * @param array<string, array{int, int}> $cheaper
-     */
-    private function isUntouched(Wanted $wanted, ItemPlan $plan, RentSums $before, RentSums $now, array $cheaper): bool
-    {
-        foreach ($plan->successions as ['candidate' => $c, 'end' => $end]) {
-            if (abs($now->between($c->place, $c->bedStart, $end) - $before->between($c->place, $c->bedStart, $end)) > 1e-6) {
-                return false;
-            }
-        }
-        foreach ([] === $cheaper ? [] : $wanted->candidates as $c) {
-            [$from, $to] = $cheaper[$c->place->value] ?? [1, 0];
-            if ($c->bedStart <= $to && $from <= $c->lastField) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /**
@@ -302,7 +418,7 @@ final class JointPlanner
      *
      * @return array<string, ItemPlan>
      */
-    private function fitted(array $wanted, array $plans, int $sweeps): array
+    private function fitted(array $wanted, array $plans, int $sweeps, ?RentSums $rents = null): array
     {
         $rooms = clone $this->rooms;
         $fitted = $this->admitted($wanted, $plans, $rooms);
@@ -313,8 +429,10 @@ final class JointPlanner
             foreach ($order as $item) {
                 $was = $fitted[$item];
                 $rooms->give($was);
-                $now = $this->items->plan($wanted[$item], $this->base, ItemPlanner::EFFORT_AGAIN, $was, $rooms);
-                $isBetter = $now->cost < $was->cost - 1e-6 * (1 + abs($now->cost));
+                $at = 0 === $sweep && null !== $rents ? $rents : $this->base;
+                $now = $this->items->plan($wanted[$item], $at, ItemPlanner::EFFORT_AGAIN, $was, $rooms);
+                $isBetter = $now->cost < $was->at($this->base, $at, $this->grid)->cost - 1e-6 * (1 + abs($now->cost));
+                $now = $now->at($at, $this->base, $this->grid);
                 $fitted[$item] = $isBetter ? $now : $was;
                 $better = $better || $isBetter;
                 $rooms->take($fitted[$item]);
@@ -361,6 +479,17 @@ final class JointPlanner
         }
 
         return $fitted;
+    }
+
+    private function metreDaysAWeek(): float
+    {
+        return array_sum(array_map(static fn (array $line): float => array_sum(\array_slice($line, 0, 7)), $this->rooms->left()));
+    }
+
+    /** @param array<string, array<int, float>> $over */
+    private static function metreDays(array $over): float
+    {
+        return array_sum(array_map(array_sum(...), $over));
     }
 
     /**
