@@ -12,8 +12,10 @@ use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Plan\Contradictions;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\TightWeeks;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -25,12 +27,15 @@ final class PlanController extends Page
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $garden = $stand->garden;
+        $explained = $planner->explain($garden, $stand->plan);
 
         return $this->page($request, 'plan/plan.html.twig', [
             'visit' => $visit,
             'garden' => $garden,
             'crops' => $book,
-            'short' => $short->explained($garden, $stand->plan),
+            'contradictions' => Contradictions::of($garden, $book),
+            'tight' => TightWeeks::of($garden, $book, $explained),
+            'short' => $short->explained($garden, $explained),
             'kept' => number_format(100 * $stand->plan->keptShare(), 1),
             'bent' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => [] !== $p->remarks && !$p->clear->isBefore($garden->today))),
             'late' => array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->isLate($garden->today))),

@@ -15,6 +15,7 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\PlantingReasons;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Preparation\Residue;
@@ -54,6 +55,7 @@ final class PlantingController extends Page
             'serves' => $stand->expected->serves[$found->key] ?? [],
             'total' => $stand->expected->total[$found->key] ?? 0.0,
             'entry' => $entry,
+            'reasons' => (new PlantingReasons($stand->garden, $book, $recipes, $found))->all(),
             'isGreenManure' => Pattern::GreenManure === $crop->pattern,
             'residue' => $residue,
             'rest' => null === $residue ? null : Residue::restDays($residue->tonnesPerHectare(), $found->clear->plus(21), $stand->garden->place->latitude),

@@ -8,7 +8,6 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Explained;
 use JollyFurrow\Plan\Plan;
-use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Promise\Values;
 use JollyFurrow\Time\Day;
@@ -16,7 +15,7 @@ use JollyFurrow\Time\Day;
 /** What will be short, the dearest first, with the reason and the way out in words. */
 final readonly class ShortList
 {
-    public function __construct(private CropBook $book, private Planner $planner)
+    public function __construct(private CropBook $book)
     {
     }
 
@@ -36,14 +35,16 @@ final readonly class ShortList
     /**
      * One entry for every crop and reason, the dearest first: those that can still be mended, and those it is too late for.
      *
+     * @param list<Explained> $explained
+     *
      * @return array{open: list<array<string, mixed>>, late: list<array<string, mixed>>}
      */
-    public function explained(Garden $garden, Plan $plan): array
+    public function explained(Garden $garden, array $explained): array
     {
         $row = $this->row($garden);
         $groups = [];
-        foreach ($this->planner->explain($garden, $plan) as $explained) {
-            $groups[$explained->shortage->item.'/'.$explained->reason->value][] = $explained;
+        foreach ($explained as $one) {
+            $groups[$one->shortage->item.'/'.$one->reason->value][] = $one;
         }
         $entries = ['open' => [], 'late' => []];
         foreach ($groups as $group) {
@@ -51,6 +52,7 @@ final readonly class ShortList
             $dearest = array_search(max(array_column($rows, 'worth')), array_column($rows, 'worth'), true);
             $first = $group[(int) $dearest];
             $entries[$first->reason->isLate() ? 'late' : 'open'][] = [
+                'item' => $first->shortage->item,
                 'name' => $rows[0]['name'],
                 'product' => $rows[0]['product'],
                 'amount' => $this->book->get($first->shortage->item)->produce->amount(array_sum(array_map(static fn (Explained $e): int => $e->shortage->units, $group))),

@@ -54,6 +54,7 @@ final class WallController extends Page
             'bars' => $supply->drawing($weeks, $scale),
             'total' => Length::fromMetres($garden->metresOf($place)),
             'free' => $supply->free($garden, $place, $scale),
+            'tight' => $supply->tight($garden, $scale),
             'short' => $shorts,
             'kept' => number_format(100 * $stand->plan->keptShare(), 1),
             'query' => array_filter(['season' => $request->query->getString('season'), 'block' => $block, 'product' => $product?->key, 'place' => PlaceType::Field === $place ? '' : $place->value]),

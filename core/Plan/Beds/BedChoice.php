@@ -41,8 +41,12 @@ final class BedChoice
         $this->ground->take($planting);
     }
 
-    /** Where so much of a candidate would stand until a day; as much of it as finds a bed. */
-    public function offer(Candidate $candidate, int $millimetres, int $last): BedOffer
+    /**
+     * Where so much of a candidate would stand until a day; as much of it as finds a bed.
+     *
+     * @param list<string> $but beds it is not to stand on
+     */
+    public function offer(Candidate $candidate, int $millimetres, int $last, array $but = []): BedOffer
     {
         $crop = $this->book->grown($candidate->item, $candidate->variety);
         $best = new BedOffer([], $candidate->recipe, $candidate->bedStart, 0.0, [], [], null);
@@ -50,6 +54,7 @@ final class BedChoice
             return $best;
         }
         foreach ($this->waysToReady($crop, $candidate) as [$recipe, $start, $beds]) {
+            $beds = [] === $but ? $beds : array_values(array_filter($beds, static fn (Bed $bed): bool => !\in_array($bed->name, $but, true)));
             $offer = $this->among($crop, $candidate, $beds, $recipe, $start, $millimetres, $last);
             if (self::isBetter($offer, $best)) {
                 $best = $offer;
@@ -57,6 +62,25 @@ final class BedChoice
         }
 
         return $best;
+    }
+
+    /**
+     * What bends where a planting stands.
+     *
+     * @param list<Stretch> $pieces
+     */
+    public function weighed(Candidate $candidate, array $pieces, int $last): BedOffer
+    {
+        $crop = $this->book->grown($candidate->item, $candidate->variety);
+        $beds = $this->garden->bedsByName();
+        $found = [];
+        foreach ($pieces as $piece) {
+            if (isset($beds[$piece->bed])) {
+                $found[] = $this->piece($crop, $candidate, $beds[$piece->bed], [$piece->from, $piece->to], $piece->from, $piece->to - $piece->from, $candidate->bedStart, $last);
+            }
+        }
+
+        return [] === $found ? new BedOffer($pieces, $candidate->recipe, $candidate->bedStart, 0.0, [], [], null) : $this->offered($crop, $candidate, $found, $candidate->recipe, $candidate->bedStart, $last, null);
     }
 
     /** Whether one step of it finds a bed at all. */

@@ -6,6 +6,7 @@ namespace App\Plan\Wall;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\FreeMetres;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Promise\Product;
@@ -16,6 +17,9 @@ final readonly class SupplyStrip
 {
     private const HEIGHT = 52.0;
     private const FREE_HEIGHT = 22.0;
+    /** Free share below which a week is tight, and below which it is full. */
+    private const TIGHT = 0.1;
+    private const FULL = 0.02;
 
     /**
      * @return list<array{monday: Day, label: string, promised: float, served: float, short: float}> weeks with a promise
@@ -73,6 +77,31 @@ final readonly class SupplyStrip
         }
 
         return $weeks;
+    }
+
+    /**
+     * Weeks in which less than a tenth of the beds of a kind is free, as a ribbon over the beds; black ends of it where
+     * not even a quarter bed is.
+     *
+     * @return list<array{place: string, y: float, runs: list<array{x: float, w: float, words: string, full: bool}>}>
+     */
+    public function tight(Garden $garden, Scale $scale): array
+    {
+        $ribbons = [];
+        foreach (PlaceType::cases() as $place) {
+            $all = $garden->metresOf($place);
+            $runs = [];
+            foreach ($all > 0.0 ? FreeMetres::byWeek($garden, $place, $scale->first, $scale->weeks) : [] as $monday => $free) {
+                if ($free < self::TIGHT * $all) {
+                    $runs[] = ['x' => round($scale->x($monday) + 0.5, 1), 'w' => Scale::WEEK - 1, 'words' => \sprintf('%s, %s: %s free of %s', ucfirst($place->words()), Day::of($monday)->week()->label(), $garden->settings->units->long(Length::fromMetres(round($free))), $garden->settings->units->long(Length::fromMetres($all))), 'full' => $free < self::FULL * $all];
+                }
+            }
+            if ([] !== $runs) {
+                $ribbons[] = ['place' => $place->words(), 'y' => 2.0 + 8 * \count($ribbons), 'runs' => $runs];
+            }
+        }
+
+        return $ribbons;
     }
 
     /** The least share any of the product's items is served to in that week. */

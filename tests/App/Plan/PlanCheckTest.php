@@ -38,6 +38,19 @@ final class PlanCheckTest extends KernelTestCase
         }
     }
 
+    /** No hard rule is broken in two hundred gardens with rules by chance. */
+    public function testNoHardRuleIsBrokenInRuledGardens(): void
+    {
+        $planned = 0;
+        for ($seed = 1001; $seed <= 1200; ++$seed) {
+            $garden = RandomGarden::ruled($seed);
+            [$file, $plan] = $this->files($garden);
+            self::assertSame([], $this->words($file, $plan), 'seed '.$seed);
+            $planned += \count(self::list($plan, 'plantings'));
+        }
+        self::assertGreaterThan(500, $planned);
+    }
+
     /** The same with heat and light, in the north and mirrored in the south. */
     public function testFindsNothingInGoodPlansByHeatAndLight(): void
     {

@@ -5,20 +5,31 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Garden\Bed;
+use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Lengths;
+use JollyFurrow\Garden\NotHere;
 use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Garden\Paths;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Garden\PlanRules;
+use JollyFurrow\Garden\Quarantine;
+use JollyFurrow\Garden\ReserveWay;
+use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Garden\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
+use JollyFurrow\Plan\SuccessionSchool;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\Period;
 use JollyFurrow\Time\Weekday;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -53,6 +64,32 @@ final class RandomGarden
         }
 
         return new Garden('By chance '.$seed, $today, new Place('Nowhere', 46.9, 300, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'], $beds, self::history($chance, $beds, $today), $outlets, $products, $promises, []);
+    }
+
+    /** The same with rules by chance: resting and reserve beds, "not here", quarantine, blocks with a recipe or families of their own, a cycle, wishes, a reserve. */
+    public static function ruled(int $seed): Garden
+    {
+        $garden = self::of($seed);
+        $chance = new Randomizer(new Xoshiro256StarStar($seed + 7000));
+        $name = static fn (): string => $garden->beds[$chance->getInt(0, \count($garden->beds) - 1)]->name;
+        $families = array_values(array_unique(array_map(static fn (Product $p): string => Book::crops()->get($p->parts[0]->item)->family, $garden->products)));
+        $beds = array_map(static fn (Bed $b): Bed => new Bed($b->name, $b->block, $b->position, $b->length, $b->width, $b->path, $b->place, 0 === $chance->getInt(0, 3) ? new Temper(weeds: 'tough') : $b->temper, 0 === $chance->getInt(0, 4) ? [new Quarantine($families[0], $garden->today->plus(400), '')] : []), $garden->beds);
+        $from = $garden->today->plus($chance->getInt(0, 90));
+        $rules = new PlanRules(
+            ['A' => new BlockRules(['', 'tarp-shallow-till', 'stale-seedbed'][$chance->getInt(0, 2)], Paths::Hoed, 0 === $chance->getInt(0, 2) ? [$families[0]] : [])],
+            [$name() => [new RestingBed(Period::fromFirstToLast($from, $from->plus($chance->getInt(10, 120))))]],
+            0 === $chance->getInt(0, 2) ? [$name()] : [],
+            0 === $chance->getInt(0, 1) ? [new NotHere($families[\count($families) - 1], $name())] : [],
+            0 === $chance->getInt(0, 2) ? [['cabbage'], ['root', 'onion'], ['leaf', 'legume']] : [],
+            school: SuccessionSchool::cases()[$chance->getInt(0, 2)],
+            lengths: Lengths::cases()[$chance->getInt(0, 3)],
+            fullTrays: 0 === $chance->getInt(0, 3),
+            reserve: $chance->getInt(0, 3) / 10,
+            reserveWay: ReserveWay::cases()[$chance->getInt(0, 1)],
+            mostSowings: $chance->getInt(0, 2),
+        );
+
+        return (new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $beds, $garden->history, $garden->outlets, $garden->products, $garden->promises, []))->set($garden->settings->ruledBy($rules));
     }
 
     /** @return list<Bed> */
