@@ -20,8 +20,10 @@ final readonly class ItemPlanner
     public const EFFORT = 12000;
     /** The same where a plan is only adapted. */
     public const EFFORT_AGAIN = 600;
+    /** The same where beds are much too short. */
+    public const EFFORT_SHORT = 1500;
     /** The same when only some market days are left to serve. */
-    public const EFFORT_FOR_THE_REST = 1500;
+    public const EFFORT_FOR_THE_REST = 1600;
     /** Rounds of dearer days in which one item's own successions are kept from meeting. */
     private const OWN_ROUNDS = 4;
 
@@ -254,7 +256,7 @@ final readonly class ItemPlanner
             $effort,
             $start,
             $rooms?->for($candidates),
-            $effort > self::EFFORT_AGAIN,
+            $effort > self::EFFORT_SHORT,
             self::ways($candidates),
         );
         $solution = CoverSuccessions::solve($problem);

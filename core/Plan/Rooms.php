@@ -110,6 +110,30 @@ final class Rooms
         return $over;
     }
 
+    public function metreDaysTooMany(): float
+    {
+        return array_sum(array_map(array_sum(...), $this->tooMuch()));
+    }
+
+    /** In the first week. */
+    public function metreDaysAWeek(): float
+    {
+        return array_sum(array_map(static fn (array $line): float => array_sum(\array_slice($line, 0, 7)), $this->left));
+    }
+
+    /**
+     * The same with some plans in it.
+     *
+     * @param array<string, ItemPlan> $plans
+     */
+    public function with(array $plans): self
+    {
+        $rooms = clone $this;
+        array_map($rooms->take(...), $plans);
+
+        return $rooms;
+    }
+
     /** @param list<Candidate> $candidates */
     public function for(array $candidates): Room
     {
