@@ -51,6 +51,17 @@ final readonly class PlanRules
         return new self($this->blocks, $resting, $this->reserveBeds, $this->notHere, $this->cycle, $this->methods, $this->keeping, $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings);
     }
 
+    /**
+     * The same but for what is named.
+     *
+     * @param array<string, Method>|null  $methods
+     * @param array<string, Keeping>|null $keeping
+     */
+    public function wishing(?Lengths $lengths = null, ?bool $fullTrays = null, ?int $mostSowings = null, ?array $methods = null, ?array $keeping = null, ?float $reserve = null): self
+    {
+        return new self($this->blocks, $this->resting, $this->reserveBeds, $this->notHere, $this->cycle, $methods ?? $this->methods, $keeping ?? $this->keeping, $this->weights, $this->school, $lengths ?? $this->lengths, $fullTrays ?? $this->fullTrays, $reserve ?? $this->reserve, $this->reserveWay, $mostSowings ?? $this->mostSowings);
+    }
+
     public function block(string $name): BlockRules
     {
         return $this->blocks[$name] ?? new BlockRules();

@@ -49,7 +49,7 @@ final readonly class Planner
         $open = $scope->needs($reckoning->stillToServe($kept));
         $wanted = $this->wanted($garden, $wishes, $open, $last);
         $items = new ItemPlanner($grid, self::metres($in));
-        $rents = self::rents($garden, $weeks);
+        $rents = self::baseRents($garden, $weeks);
         $named = new NamedProgress($progress, $this->book);
         $joint = (new JointPlanner($items, $grid, Rooms::of($in, $grid, $kept, 7 * $weeks), $rents))->draw($wanted, $named);
         $unreached = array_diff_key($open, $joint->plans);
@@ -92,7 +92,7 @@ final readonly class Planner
     }
 
     /** @return array<string, float> of beds by place type */
-    private static function metres(Garden $garden): array
+    public static function metres(Garden $garden): array
     {
         return array_combine(array_map(static fn (PlaceType $p): string => $p->value, PlaceType::cases()), array_map($garden->metresOf(...), PlaceType::cases()));
     }
@@ -143,7 +143,7 @@ final readonly class Planner
     }
 
     /** @return array<string, array<int, float>> base rents by place type and week */
-    private static function rents(Garden $garden, int $weeks): array
+    public static function baseRents(Garden $garden, int $weeks): array
     {
         $weekly = [];
         foreach (PlaceType::cases() as $place) {

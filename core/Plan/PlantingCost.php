@@ -45,6 +45,14 @@ final readonly class PlantingCost
         return $hours * $this->garden->settings->wage + $cells;
     }
 
+    /** Hours to set up, make the bed ready and plant. */
+    public function hours(Planting $planting): float
+    {
+        $planted = Method::Transplanted === $planting->method ? self::HOURS_TRANSPLANTED : self::HOURS_SOWN;
+
+        return self::SET_UP_HOURS + ($this->recipes->get($planting->recipe)->hoursPer100Metres() + $planted) / 100 * $planting->length()->metres();
+    }
+
     public function of(Planting $planting, CropBook $book): Working
     {
         $metres = $planting->length()->metres();

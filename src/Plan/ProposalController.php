@@ -11,6 +11,8 @@ use App\Shared\Entry;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\PlanFigures;
+use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\PlantingCost;
 use JollyFurrow\Plan\PlantingKey;
@@ -25,6 +27,10 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The open proposal: kept, new, moved, dropped, each with why and its price; taken whole, in part or not at all. */
 final class ProposalController extends Page
 {
+    public function __construct(private readonly Planner $planner)
+    {
+    }
+
     #[Route('/g/{garden}/proposal', name: 'proposal', methods: ['GET'])]
     public function look(Request $request, Visit $visit, Snapshot $snapshot, Proposals $proposals, CropBook $book, RecipeBook $recipes): Response
     {
@@ -129,7 +135,18 @@ final class ProposalController extends Page
             'ticked' => array_fill_keys($ticked, true),
             'companions' => array_fill_keys($companions, true),
             'problem' => $problem,
+            'figures' => self::figures($garden, $open, $this->planner, $book, $recipes),
             'standing' => array_filter($garden->plantings, static fn (Planting $p): bool => isset($open->kept[$p->key]) && !$p->isOver($garden->today)),
         ], 'proposal', '' === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    /** @return array{now: PlanFigures, then: PlanFigures} as it is, and with all that is proposed */
+    private static function figures(Garden $garden, OpenProposal $open, Planner $planner, CropBook $book, RecipeBook $recipes): array
+    {
+        [$old, $new] = OpenProposal::plantings($open->some($open->takeable()));
+        $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $old));
+        $then = $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !isset($gone[$p->key]))), ...$new]);
+
+        return ['now' => PlanFigures::of($garden, $planner, $book, $recipes), 'then' => PlanFigures::of($then, $planner, $book, $recipes)];
     }
 }

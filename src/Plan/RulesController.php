@@ -20,6 +20,7 @@ use JollyFurrow\Garden\Paths;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Plan\WishCost;
 use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -53,6 +54,14 @@ final class RulesController extends Page
         });
 
         return $this->kept($visit, 'The rules are kept. The next plan is drawn up by them; what is planned stays until then.', $this->generateUrl('rules', ['garden' => $visit->gardenId]));
+    }
+
+    #[Route('/g/{garden}/rules/cost', name: 'wishes_cost', methods: ['GET'])]
+    public function cost(Request $request, Visit $visit): Response
+    {
+        $garden = $this->snapshot->of($visit->gardenId);
+
+        return $this->page($request, 'plan/wishes_cost.html.twig', ['visit' => $visit, 'garden' => $garden, 'costs' => WishCost::all($garden, $this->book, $this->recipes)], 'wishes');
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, Entry $entry): Response

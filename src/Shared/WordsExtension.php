@@ -34,6 +34,13 @@ final class WordsExtension
     }
 
     /** "+12.50", "−3.00" */
+    /** "+4.2 %" */
+    #[AsTwigFilter('signed_percent')]
+    public function signedPercent(float $share): string
+    {
+        return ($share < 0 ? '−' : '+').number_format(100 * abs($share), 1).' %';
+    }
+
     #[AsTwigFilter('signed_money')]
     public function signedMoney(float|int $cents): string
     {

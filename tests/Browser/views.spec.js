@@ -2,7 +2,7 @@ const { test, expect } = require('@playwright/test');
 const { default: AxeBuilder } = require('@axe-core/playwright');
 const { openDemo } = require('./garden');
 
-const VIEWS = ['wall', 'standing', 'bed/A1', 'forward', 'season', 'members', 'place', 'station', 'plan', 'promises?outlet=stall', 'beds', 'crops', 'crops/tomato', 'crops/cauliflower/ladder?schools=1&day=2026-07-21&place=field', 'crops/radish/own', 'crops/sheet/in', 'ahead?rain=2027-04-05&days=10', 'bed/A6/free', 'rules', 'plan/mend/lettuce-head', 'care', 'bed/A1/temper', 'recipes', 'recipes/tarp-shallow-till', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2027-04-20&to=2027-06-20', 'compare?way[0]=beet/sown&way[1]=beet/transplanted&stand[1]=clusters&sow=2026-08-01&ask=ready&length=10+m&place=field', 'offer', 'log', 'settings', 'file'];
+const VIEWS = ['wall', 'standing', 'bed/A1', 'forward', 'season', 'members', 'place', 'station', 'plan', 'promises?outlet=stall', 'beds', 'crops', 'crops/tomato', 'crops/cauliflower/ladder?schools=1&day=2026-07-21&place=field', 'crops/radish/own', 'crops/sheet/in', 'ahead?rain=2027-04-05&days=10', 'bed/A6/free', 'rules', 'rules/cost', 'plan/mend/lettuce-head', 'care', 'bed/A1/temper', 'recipes', 'recipes/tarp-shallow-till', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2027-04-20&to=2027-06-20', 'compare?way[0]=beet/sown&way[1]=beet/transplanted&stand[1]=clusters&sow=2026-08-01&ask=ready&length=10+m&place=field', 'offer', 'log', 'settings', 'file'];
 
 async function faults(page) {
   const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();

@@ -171,7 +171,7 @@ final class BedChoice
                 }
             }
         }
-        usort($whole, static fn (array $a, array $b): int => [$a['weight'], $a['order']] <=> [$b['weight'], $b['order']]);
+        usort($whole, static fn (array $a, array $b): int => [$a['weight'], $a['room'], $a['order']] <=> [$b['weight'], $b['room'], $b['order']]);
         $best = isset($whole[0]) ? $this->offered($crop, $candidate, [$whole[0]], $recipe, $start, $last, $whole[1] ?? null) : null;
         if (null === $best || (BedCorn::wantsBlocks($crop) && $millimetres >= 2 * $least)) {
             $pieces = BedCorn::wantsBlocks($crop) && $millimetres >= 2 * $least ? $this->sideBySide($crop, $candidate, $free, $millimetres, $start, $last) : [];
@@ -186,13 +186,13 @@ final class BedChoice
     /**
      * @param array{int, int} $stretch
      *
-     * @return array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, order: int}
+     * @return array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}
      */
     private function piece(Crop $crop, Candidate $candidate, Bed $bed, array $stretch, int $from, int $millimetres, int $start, int $last): array
     {
         $bent = $this->rules->bent($crop, $bed, $from, $from + $millimetres, $stretch, $candidate->ground, $start, $last);
 
-        return ['bed' => $bed, 'from' => $from, 'to' => $from + $millimetres, 'weight' => array_sum($bent), 'bent' => $bent, 'order' => $this->ground->order[$bed->name]];
+        return ['bed' => $bed, 'from' => $from, 'to' => $from + $millimetres, 'weight' => array_sum($bent), 'bent' => $bent, 'room' => $stretch[1] - $stretch[0], 'order' => $this->ground->order[$bed->name]];
     }
 
     /**
@@ -200,7 +200,7 @@ final class BedChoice
      *
      * @param list<array{Bed, array{int, int}}> $free
      *
-     * @return list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, order: int}>
+     * @return list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}>
      */
     private function pieces(Crop $crop, Candidate $candidate, array $free, int $millimetres, int $least, int $start, int $last): array
     {
@@ -228,7 +228,7 @@ final class BedChoice
      *
      * @param list<array{Bed, array{int, int}}> $free
      *
-     * @return list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, order: int}>
+     * @return list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}>
      */
     private function sideBySide(Crop $crop, Candidate $candidate, array $free, int $millimetres, int $start, int $last): array
     {
@@ -257,8 +257,8 @@ final class BedChoice
     }
 
     /**
-     * @param non-empty-list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, order: int}> $pieces
-     * @param array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, order: int}|null            $next
+     * @param non-empty-list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}> $pieces
+     * @param array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}|null            $next
      */
     private function offered(Crop $crop, Candidate $candidate, array $pieces, string $recipe, int $start, int $last, ?array $next): BedOffer
     {

@@ -20,7 +20,7 @@ final class BedCorn
         return 'grain' === $crop->habits->rotation && Pattern::GreenManure !== $crop->pattern;
     }
 
-    /** @param non-empty-list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, order: int}> $pieces */
+    /** @param non-empty-list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}> $pieces */
     public static function isBlock(Ground $ground, Candidate $candidate, array $pieces): bool
     {
         $places = array_map(static fn (array $piece): int => $piece['order'], $pieces);
