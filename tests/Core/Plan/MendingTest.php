@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Plan;
+
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Plan\Alternative;
+use JollyFurrow\Plan\Conflict;
+use JollyFurrow\Plan\Conflicts;
+use JollyFurrow\Plan\Dates;
+use JollyFurrow\Plan\Mending;
+use JollyFurrow\Plan\MendWay;
+use JollyFurrow\Plan\PlanFigures;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Planting;
+use JollyFurrow\Plan\PlantingReasons;
+use JollyFurrow\Plan\TightWeeks;
+use JollyFurrow\Plan\WishCost;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\RandomGarden;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\TestCase;
+
+/** Mends, reasons and figures are what really becomes of the plan, reckoned anew each time. */
+final class MendingTest extends TestCase
+{
+    /** Every way, taken, is possible and fills as much as it says. */
+    public function testEveryWayDoesWhatItSays(): void
+    {
+        $tried = 0;
+        foreach ([2, 5, 9, 14] as $seed) {
+            $garden = RandomGarden::of($seed);
+            $garden = $garden->with(self::planner()->draw($garden)->plantings());
+            foreach (array_unique(array_map(static fn ($s): string => $s->item, self::planner()->asItStands($garden)->shortages)) as $item) {
+                foreach ((new Mending($garden, Book::crops(), Book::recipes()))->of($item) as $way) {
+                    $after = self::after($garden, $way);
+                    self::assertSame(self::short($garden, $item) - $way->units, self::short($after, $item), $way->key);
+                    self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after, array_map(static fn (Planting $p): string => $p->key, $way->new)), static fn (Conflict $c): bool => $c->isHard()), $way->key);
+                    ++$tried;
+                }
+            }
+        }
+        self::assertGreaterThan(20, $tried);
+    }
+
+    public function testTheBestComesFirstAndNoWayIsOfferedForWhatIsNotShort(): void
+    {
+        $garden = LittleGarden::on('2026-05-01', [], ['2026-06-20' => 60]);
+        $ways = (new Mending($garden, Book::crops(), Book::recipes()))->of('radish');
+
+        self::assertNotSame([], $ways);
+        self::assertSame(array_map(static fn (MendWay $w): float => $w->gain(), $ways), array_reverse(array_values(self::sorted(array_map(static fn (MendWay $w): float => $w->gain(), $ways)))));
+        self::assertGreaterThanOrEqual(60, $ways[0]->units);
+        self::assertSame([], (new Mending($garden, Book::crops(), Book::recipes()))->of('lettuce-head'));
+    }
+
+    public function testWhereNoBedIsFreeAnotherPlantingIsGivenUp(): void
+    {
+        $full = [];
+        $day = Day::parse('2026-05-20');
+        $long = new Dates($day, $day->plus(10), $day->plus(2), $day->plus(60), $day->plus(90));
+        foreach (['A1', 'A2', 'A3', 'T1'] as $n => $bed) {
+            $full[] = LittleGarden::lettuce('2026-05-12', $bed, 0, 20_000)->but(key: 'lettuce-head@2026-05-12#'.($n + 1), place: 'T1' === $bed ? PlaceType::Tunnel : PlaceType::Field, dates: $long);
+        }
+        $garden = LittleGarden::on('2026-05-01', $full, ['2026-07-11' => 60]);
+        $kinds = array_map(static fn (MendWay $w): string => $w->kind, (new Mending($garden, Book::crops(), Book::recipes()))->of('radish'));
+
+        self::assertSame(['instead of head lettuce'], array_values(array_unique($kinds)));
+    }
+
+    /** The runner-up of each question, put in its place, costs what is said of it and serves what is said of it. */
+    public function testReasonsNameARunnerUp(): void
+    {
+        $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000)], ['2026-06-20' => 60]);
+        $reasons = (new PlantingReasons($garden, Book::crops(), Book::recipes(), $garden->plantings[0]))->all();
+
+        self::assertSame(['Day', 'Variety and method', 'Length', 'Bed'], array_map(static fn (Alternative $a): string => $a->question, $reasons));
+        [$day, , $length, $bed] = $reasons;
+        self::assertSame('sown 2026-05-19, ready 2026-06-18', $day->chosen);
+        self::assertSame('sown 2026-05-12', $day->other);
+        $other = LittleGarden::radish('2026-05-12', 'A1', 0, 10_000);
+        self::assertSame(self::short($garden->with([$other]), 'radish') - self::short($garden, 'radish'), $day->units);
+        self::assertEqualsWithDelta(0.0, $day->more, 1e-6, 'the same length and stay, and it serves as much');
+        self::assertStringContainsString('longer', $length->other);
+        self::assertSame('A1: no rule bends', $bed->chosen);
+        self::assertStringStartsWith('A2', $bed->other);
+    }
+
+    public function testTightWeeksAreThoseWithHardlyABedFree(): void
+    {
+        $full = [LittleGarden::radish('2026-06-02', 'A1', 0, 20_000), LittleGarden::radish('2026-06-02', 'A2', 0, 20_000, number: 2), LittleGarden::radish('2026-06-02', 'A3', 0, 16_000, number: 3)];
+        $garden = LittleGarden::on('2026-05-04', $full);
+        [$run] = $tight = TightWeeks::of($garden, Book::crops(), []);
+
+        self::assertCount(1, $tight);
+        self::assertSame(['field', '2026-05-25', '2026-07-12', 4.0], [$run->place->value, $run->from->iso(), $run->until->iso(), $run->free]);
+        self::assertSame([], TightWeeks::of($garden->with(\array_slice($full, 0, 2)), Book::crops(), []));
+    }
+
+    public function testFiguresAddUp(): void
+    {
+        $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000)], ['2026-06-20' => 60]);
+        $figures = PlanFigures::of($garden, self::planner(), Book::crops(), Book::recipes());
+
+        self::assertSame([1.0, 10.0 * 42, 64 * 200.0], [$figures->kept, $figures->bedDays, $figures->income]);
+        self::assertEqualsWithDelta(0.5 + 7.0 * 10 / 100, $figures->hours, 0.2);
+        self::assertSame($figures->income - $figures->direct, $figures->left());
+    }
+
+    /** Rounder lengths, fewer sowings and a reserve never make the beds fewer. */
+    public function testWishesCostBed(): void
+    {
+        $garden = LittleGarden::on('2026-04-01', [], ['2026-06-06' => 210, '2026-06-13' => 170, '2026-06-20' => 350, '2026-06-27' => 220, '2026-07-04' => 310]);
+        $costs = [];
+        foreach (WishCost::all($garden->set($garden->settings->ruledBy($garden->settings->rules->wishing(reserve: 0.2))), Book::crops(), Book::recipes()) as $cost) {
+            $costs[$cost->wish] = $cost;
+        }
+
+        self::assertArrayHasKey('sowing on Tuesday only', $costs);
+        self::assertGreaterThan(0.0, $costs['20 % in reserve']->bedDays);
+        foreach ($costs as $wish => $cost) {
+            self::assertGreaterThanOrEqual(-1e-6, $cost->cents, $wish);
+        }
+    }
+
+    private static function planner(): Planner
+    {
+        return new Planner(Book::crops(), Book::recipes());
+    }
+
+    private static function after(Garden $garden, MendWay $way): Garden
+    {
+        $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $way->old));
+
+        return $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !isset($gone[$p->key]))), ...$way->new]);
+    }
+
+    private static function short(Garden $garden, string $item): int
+    {
+        return array_sum(array_map(static fn ($s): int => $s->item === $item ? $s->units : 0, self::planner()->asItStands($garden)->shortages));
+    }
+
+    /**
+     * @param list<float> $numbers
+     *
+     * @return list<float>
+     */
+    private static function sorted(array $numbers): array
+    {
+        sort($numbers);
+
+        return $numbers;
+    }
+}
