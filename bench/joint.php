@@ -18,4 +18,4 @@ foreach (JointInstance::all() as $instance) {
     printf("seed %2d  %5.2f %% above the bound  %4.1f loops\n", $instance->seed, $gap, (hrtime(true) - $start) / 1e9 / $loop);
 }
 sort($gaps);
-printf("median %.2f %%, worst %.2f %%\n", $gaps[intdiv(count($gaps), 2)] ?? 0.0, end($gaps));
+printf("median %.2f %%, worst %.2f %%\n", median($gaps), end($gaps));

@@ -14,6 +14,12 @@ final readonly class HabitsReader
     {
         [$phLeast, $phMost] = $values->range('ph', 4, 9);
 
+        // Read into a variable first: PHP 8.2's tracing JIT was seen to hand on the condition of this choice in its place.
+        $flowerDays = null;
+        if ($values->yes('bees')) {
+            $flowerDays = $values->int('flower_days', 1, 120);
+        }
+
         return new Habits(
             $values->float('soil_least', -2, 25),
             $values->choice('frost_class', Hardiness::class),
@@ -31,7 +37,7 @@ final readonly class HabitsReader
             $values->oneOf('rotation', self::ROTATION),
             $values->int('isolation_m', 0, 2000),
             $values->optionalInt('isolation_days', 0, 60) ?? 0,
-            $values->yes('bees') ? $values->int('flower_days', 1, 120) : null,
+            $flowerDays,
             $this->store($values),
             $values->text('toxic'),
         );

@@ -21,9 +21,9 @@ final readonly class ItemPlanner
     /** The same where a plan is only adapted. */
     public const EFFORT_AGAIN = 600;
     /** The same where beds are much too short. */
-    public const EFFORT_SHORT = 1500;
+    public const EFFORT_SHORT = 2500;
     /** The same when only some market days are left to serve. */
-    public const EFFORT_FOR_THE_REST = 1600;
+    public const EFFORT_FOR_THE_REST = 2600;
     /** Rounds of dearer days in which one item's own successions are kept from meeting. */
     private const OWN_ROUNDS = 4;
 

@@ -7,6 +7,7 @@ namespace App\Plan\Command;
 use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use App\Plan\PlanJson;
+use JollyFurrow\Plan\Contradictions;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -42,6 +43,7 @@ final class PlanCommand extends Command
         $planner = new Planner($book, $recipes);
         $plan = $planner->draw($garden);
         $output->writeln(json_encode((new PlanJson($book, $recipes, $planner))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        array_map(fn (string $words) => $this->file->complain($output, $words), Contradictions::of($garden, $book));
         $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
 
         return [] === $plan->shortages ? self::DONE : self::SHORT;

@@ -97,7 +97,7 @@ final readonly class SupplyStrip
                 }
             }
             if ([] !== $runs) {
-                $ribbons[] = ['place' => $place->words(), 'y' => 2.0 + 8 * \count($ribbons), 'runs' => $runs];
+                $ribbons[] = ['place' => $place->value, 'y' => 2.0 + 8 * \count($ribbons), 'runs' => $runs];
             }
         }
 

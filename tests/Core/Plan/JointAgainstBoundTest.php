@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Plan\JointPlan;
+use JollyFurrow\Plan\Progress;
 use JollyFurrow\Tests\Support\JointInstance;
 use PHPUnit\Framework\TestCase;
 
@@ -31,6 +32,36 @@ final class JointAgainstBoundTest extends TestCase
 
         self::assertLessThanOrEqual(0.03, $gaps[intdiv(\count($gaps), 2)], 'median');
         self::assertLessThanOrEqual(0.045, end($gaps), 'worst');
+    }
+
+    /** Stopped anywhere, what there is by then fits; the later, the less is left short. */
+    public function testStoppedAnywhereItAnswersWithAPlanThatFits(): void
+    {
+        [$instance] = JointInstance::all();
+        $costs = [];
+        foreach ([0, 3, 20, 28, 33, 45] as $calls) {
+            $plan = $instance->planned(new class($calls) implements Progress {
+                public function __construct(private int $left)
+                {
+                }
+
+                public function at(int $done, int $of, string $item): bool
+                {
+                    return $this->left-- > 0;
+                }
+            });
+            self::assertFits($instance, $plan);
+            self::assertSame($calls >= 27, $plan->isWhole, $calls.' calls');
+            if ($plan->isWhole) {
+                $costs[] = $plan->cost();
+            }
+        }
+        $whole = $instance->planned()->cost();
+        self::assertGreaterThanOrEqual(3, \count($costs));
+        foreach ($costs as $cost) {
+            self::assertGreaterThanOrEqual($whole, $cost);
+            self::assertLessThan(1.25 * $instance->bound, $cost);
+        }
     }
 
     private static function assertFits(JointInstance $instance, JointPlan $plan): void

@@ -18,6 +18,8 @@ use JollyFurrow\Plan\Item;
 use JollyFurrow\Plan\ItemPlanner;
 use JollyFurrow\Plan\JointPlan;
 use JollyFurrow\Plan\JointPlanner;
+use JollyFurrow\Plan\NoProgress;
+use JollyFurrow\Plan\Progress;
 use JollyFurrow\Plan\Rooms;
 use JollyFurrow\Plan\Wanted;
 use JollyFurrow\Promise\Need;
@@ -39,11 +41,11 @@ final readonly class JointInstance
         return array_map(static fn (Sheet $one): self => new self($one, (int) $one->number('seed'), $one->number('bound')), (new Sheet(['all' => json_decode($json, true)]))->parts('all'));
     }
 
-    public function planned(): JointPlan
+    public function planned(Progress $progress = new NoProgress()): JointPlan
     {
         [$grid, $metres, $rents] = $this->ground();
 
-        return (new JointPlanner(new ItemPlanner($grid, $metres), $grid, $this->rooms($grid), $rents))->draw($this->wanted());
+        return (new JointPlanner(new ItemPlanner($grid, $metres), $grid, $this->rooms($grid), $rents))->draw($this->wanted(), $progress);
     }
 
     public function rooms(?Grid $grid = null): Rooms
