@@ -34,7 +34,7 @@ $loop = median(array_map(static fn (): float => reference_loop(), range(1, 3)));
 printf("reference loop %.2f s\n", $loop);
 preg_match_all('#/planting/([0-9a-f-]{36})#', $plain($ask(($garden[0] ?? '').'/wall')[0]), $plantings);
 $last = end($plantings[1]);
-foreach (['wall', 'standing', 'bed/A1', 'plan', 'promises?outlet=stall', 'season', 'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20', 'planting/'.$last.'/change?do=length&try=1&length=3', 'beds', 'crops', 'crops/carrot', 'crops/cauliflower/ladder?day=2026-07-21&place=field', 'crops/cauliflower/ladder?day=2026-07-21&place=field&schools=1', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20', 'ahead', 'care', 'bed/A6/free', 'recipes', 'members', 'log'] as $page) {
+foreach (['wall', 'standing', 'bed/A1', 'plan', 'promises?outlet=stall', 'season', 'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20', 'planting/'.$last.'/change?do=length&try=1&length=3', 'beds', 'crops', 'crops/carrot', 'crops/cauliflower/ladder?day=2026-07-21&place=field', 'crops/cauliflower/ladder?day=2026-07-21&place=field&schools=1', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20', 'ahead', 'care', 'bed/A6/free', 'recipes', 'rules', 'rules/cost', 'plan/mend/kale', 'plan/mend/lettuce-leaf', 'planting/'.$last, 'members', 'log'] as $page) {
     $times = [];
     $bytes = 0;
     for ($i = 0; $i < 9; ++$i) {

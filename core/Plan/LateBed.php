@@ -78,6 +78,9 @@ final readonly class LateBed
         $others = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key));
         $best = null;
         foreach ($garden->beds as $bed) {
+            if (null !== $best && 0 === $best[1]) {
+                break;
+            }
             if ($bed->place !== $planting->place || \in_array($bed->name, array_map(static fn (Stretch $s): string => $s->bed, $planting->pieces), true)) {
                 continue;
             }

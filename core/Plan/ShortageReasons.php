@@ -85,7 +85,7 @@ final class ShortageReasons
     {
         $end = [] === $candidate->curve ? $candidate->ready : $candidate->lastField;
         $stay = Period::fromFirstToLast(Day::of($candidate->bedStart), Day::of($end));
-        $pieces = $this->beds->offer($candidate, $this->grid->step($candidate), $end)->pieces;
+        $pieces = $this->beds->hasRoom($candidate, $end) ? $this->beds->offer($candidate, $this->grid->step($candidate), $end)->pieces : [];
 
         $metres = $this->grid->step($candidate) / 1000;
         $rent = $this->garden->settings->rentAt($candidate->place);
