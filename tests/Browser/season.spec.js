@@ -150,3 +150,18 @@ test('a garden is begun, given beds, and kept as a file', async ({ page }) => {
   await expect(page.getByText('Willow Corner').first()).toBeVisible();
   await expect(page.locator('[data-row]')).toHaveCount(12);
 });
+
+test('what is short is mended from its page, and a planting says why it is where it is', async ({ page }) => {
+  const garden = await openDemo(page);
+  await page.goto(`${garden}/plan`);
+  await page.getByRole('link', { name: /What would mend it: Kale/ }).first().click();
+  await expect(page.getByRole('heading', { name: 'Kale: what would mend it' })).toBeVisible();
+  await page.getByRole('button', { name: /^Take this/ }).first().click();
+  await expect(page.getByText(/Kale mended:/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/Taken back: Kale mended/)).toBeVisible();
+  await page.goto(`${garden}/wall`);
+  await page.goto(await page.locator('a.planting', { has: page.locator('title', { hasText: /planned/ }) }).last().getAttribute('href'));
+  await page.getByText('Why this day, variety, length and bed').click();
+  await expect(page.getByRole('rowheader', { name: 'Bed', exact: true })).toBeVisible();
+});

@@ -64,6 +64,19 @@ final class GardenFileTest extends AppCase
         }
     }
 
+    /** Rules and weights by chance: known to the schema, the same out of the database. */
+    public function testGardensWithRulesGoThroughUnchanged(): void
+    {
+        for ($seed = 1001; $seed <= 1006; ++$seed) {
+            $json = $this->service(GardenWriter::class)->write(RandomGarden::ruled($seed));
+            $result = (new Validator())->validate(json_decode($json), (string) file_get_contents(self::SCHEMA));
+            self::assertTrue($result->isValid(), (string) json_encode($result->error()?->args()));
+            $this->garden = $this->keep($json);
+
+            self::assertEquals($this->service(GardenReader::class)->read($json)->settings, $this->snapshot()->settings);
+        }
+    }
+
     public function testTheSchemaDescribesTheDemoAndRefusesWhatTheReaderRefuses(): void
     {
         $validator = new Validator();
