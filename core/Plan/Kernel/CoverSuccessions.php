@@ -7,15 +7,11 @@ namespace JollyFurrow\Plan\Kernel;
 /**
  * Successions of an item that comes in cuts or is picked: a local search from a start that fills gap by gap and from
  * several even ones, with longer and shorter, shifts of one and of two neighbours, drop, add, two for one and one for
- * two; then a stretch of the season is emptied and filled anew, one after the other, until nothing helps or the effort
- * is spent. The same input gives the same result.
- *
- * A plan is the steps of each candidate; a move sets some of them. The supply of the plan at hand is kept by day, so that
- * a move is valued by what it changes.
+ * two; then a walk that takes steps for the worse as well, ever more seldom, and the same again from the best it came by.
+ * The same input gives the same result.
  */
-final class CoverSuccessions
+final class CoverSuccessions extends CoverPlan
 {
-    private const EPSILON = 1e-9;
     private const MOST_STARTS = 14;
     private const STARTS_FOLLOWED = 2;
     private const GAPS_TRIED = 5;
@@ -26,56 +22,20 @@ final class CoverSuccessions
     private const COOL = 0.12;
     private const LAST = 400;
 
-    private int $spent = 0;
     private int $seed = 20_260_302;
-    private readonly int $first;
-    /** @var list<int> nothing on any day */
-    private readonly array $nothing;
-    /** @var array<int, array<int, array<int, int>>> by candidate and steps: whole units by day from the first */
-    private array $lots = [];
-    /** @var list<int> first day of a candidate's curve, from the first */
-    private array $opens = [];
-    /** @var list<int> last day of it */
+    /** @var list<int> last day of a candidate's curve */
     private array $closes = [];
-    private readonly int $reach;
-
-    /** @var array<int, int> the plan at hand: steps by candidate */
-    private array $plan = [];
-    /** @var array<int, int> its supply by day */
-    private array $supply;
-    private float $fixed = 0.0;
-    private float $cost = 0.0;
-    /** @var list<int> needs of it that are short */
-    private array $short = [];
-    /** @var array<string, array<int, float>> metres it takes, by place and day */
-    private array $taken = [];
-    /** Metres of all its successions, whenever they stand. */
-    private float $inAll = 0.0;
-    /** @var list<float> metres free on all days of a candidate's stay */
-    private array $most = [];
 
     /** @var array<int, list<int>> by candidate: the next ones grown the same way, before and after in turn; then the nearest grown another way */
     private array $near = [];
 
-    private function __construct(private readonly CoverProblem $p)
+    private function __construct(CoverProblem $problem)
     {
-        $days = [];
-        foreach ($p->curve as $curve) {
-            $days[] = array_key_first($curve) ?? 0;
-            $days[] = array_key_last($curve) ?? 0;
-        }
-        $this->reach = max([0, ...$p->needReach]);
-        $this->first = min([\PHP_INT_MAX, ...$p->needDay, ...$days]) - $this->reach;
-        $this->nothing = array_fill(0, max([0, ...$p->needDay, ...$days]) - $this->first + 1, 0);
-        $this->supply = $this->nothing;
-        foreach ($p->curve as $curve) {
-            $this->opens[] = (array_key_first($curve) ?? 0) - $this->first;
+        parent::__construct($problem);
+        foreach ($problem->curve as $curve) {
             $this->closes[] = (array_key_last($curve) ?? 0) - $this->first;
         }
         $this->nearest();
-        if (null !== $p->room) {
-            $this->most = array_map($p->room->most(...), array_keys($p->curve));
-        }
     }
 
     private function nearest(): void
@@ -443,241 +403,6 @@ final class CoverSuccessions
         }
     }
 
-    /**
-     * Cost of the plan at hand after a move; null: there is no such candidate or length, or no room for it.
-     *
-     * @param array<int, int> $move
-     */
-    private function valued(array $move): ?float
-    {
-        $p = $this->p;
-        $fixed = $this->fixed;
-        $supply = $this->supply;
-        foreach ($move as $k => $steps) {
-            $had = $this->plan[$k] ?? 0;
-            if ($steps === $had) {
-                continue;
-            }
-            if (!isset($p->curve[$k]) || $steps > $p->maxSteps[$k] || (0 !== $steps && $steps < $p->minSteps)) {
-                return null;
-            }
-            $fixed += ($steps - $had) * $p->stepMetres[$k] * $p->perMetre[$k] + (0 === $had ? $p->setUp[$k] : 0.0) - (0 === $steps ? $p->setUp[$k] : 0.0);
-            if ($had > 0) {
-                foreach ($this->lots[$k][$had] ?? $this->lots($k, $had) as $day => $units) {
-                    $supply[$day] -= $units;
-                }
-            }
-            if ($steps > 0) {
-                foreach ($this->lots[$k][$steps] ?? $this->lots($k, $steps) as $day => $units) {
-                    $supply[$day] += $units;
-                }
-            }
-        }
-        if (null !== $p->room && !$this->hasRoom($p->room, $move)) {
-            return null;
-        }
-        ++$this->spent;
-        $short = 0;
-        $reach = $p->needReach;
-        $day = $p->needDay;
-        $first = $this->first;
-        foreach ($p->needUnits as $j => $units) {
-            $until = $day[$j] - $first;
-            for ($t = $until - $reach[$j]; $t <= $until; ++$t) {
-                $left = $supply[$t];
-                if ($left > 0) {
-                    if ($left >= $units) {
-                        $supply[$t] = $left - $units;
-                        continue 2;
-                    }
-                    $units -= $left;
-                    $supply[$t] = 0;
-                }
-            }
-            $short += $units;
-        }
-
-        return $fixed + $p->penalty * $short;
-    }
-
-    /** @param array<int, int> $move */
-    private function hasRoom(Room $room, array $move): bool
-    {
-        foreach ($move as $k => $steps) {
-            $more = $steps > 0 ? ($steps - ($this->plan[$k] ?? 0)) * $this->p->stepMetres[$k] : 0.0;
-            if ($more <= 0.0) {
-                continue;
-            }
-            $place = $room->place[$k];
-            if ($this->inAll + $more <= $this->most[$k]) {
-                continue;
-            }
-            if (($steps * $this->p->stepMetres[$k]) > $this->most[$k] + 1e-6) {
-                return false;
-            }
-            $left = $room->left[$place] ?? [];
-            $taken = $this->taken[$place] ?? [];
-            $from = max(0, $room->from[$k] - $room->first);
-            $to = $room->to[$k] - $room->first;
-            for ($day = $from; $day <= $to; ++$day) {
-                $wanted = ($taken[$day] ?? 0.0) + $more;
-                if ($wanted > ($left[$day] ?? 0.0) + 1e-6) {
-                    foreach ($move as $other => $its) {
-                        if ($other !== $k && isset($room->place[$other]) && $room->place[$other] === $place && $room->from[$other] - $room->first <= $day && $day <= $room->to[$other] - $room->first) {
-                            $wanted += ($its - ($this->plan[$other] ?? 0)) * $this->p->stepMetres[$other];
-                        }
-                    }
-                    if ($wanted > ($left[$day] ?? 0.0) + 1e-6) {
-                        return false;
-                    }
-                }
-            }
-        }
-
-        return true;
-    }
-
-    /** @param array<int, int> $move */
-    private function make(array $move): void
-    {
-        $p = $this->p;
-        $isNew = false;
-        foreach ($move as $k => $steps) {
-            $had = $this->plan[$k] ?? 0;
-            if ($steps === $had) {
-                continue;
-            }
-            $this->fixed += ($steps - $had) * $p->stepMetres[$k] * $p->perMetre[$k] + (0 === $had ? $p->setUp[$k] : 0.0) - (0 === $steps ? $p->setUp[$k] : 0.0);
-            foreach ($had > 0 ? $this->lots[$k][$had] ?? $this->lots($k, $had) : [] as $day => $units) {
-                $this->supply[$day] -= $units;
-            }
-            foreach ($steps > 0 ? $this->lots[$k][$steps] ?? $this->lots($k, $steps) : [] as $day => $units) {
-                $this->supply[$day] += $units;
-            }
-            if (null !== $p->room) {
-                $this->occupy($p->room, $k, ($steps - $had) * $p->stepMetres[$k]);
-            }
-            if ($steps > 0) {
-                $isNew = $isNew || 0 === $had;
-                $this->plan[$k] = $steps;
-            } else {
-                unset($this->plan[$k]);
-            }
-        }
-        if ($isNew) {
-            ksort($this->plan);
-        }
-        $this->reckon();
-    }
-
-    private function occupy(Room $room, int $k, float $metres): void
-    {
-        $place = $room->place[$k];
-        $this->inAll += $metres;
-        for ($day = max(0, $room->from[$k] - $room->first); $day <= $room->to[$k] - $room->first; ++$day) {
-            $this->taken[$place][$day] = ($this->taken[$place][$day] ?? 0.0) + $metres;
-        }
-    }
-
-    /**
-     * Whole units of so many steps of a candidate, by day: counted up from its first day.
-     *
-     * @return array<int, int>
-     */
-    private function lots(int $k, int $steps): array
-    {
-        $metres = $steps * $this->p->stepMetres[$k];
-        $lots = [];
-        $sum = 0.0;
-        $whole = 0;
-        foreach ($this->p->curve[$k] as $day => $units) {
-            $sum += $units * $metres;
-            $upTo = (int) floor($sum + self::EPSILON);
-            if ($upTo > $whole) {
-                $lots[$day - $this->first] = $upTo - $whole;
-            }
-            $whole = $upTo;
-        }
-
-        return $this->lots[$k][$steps] = $lots;
-    }
-
-    /** @param array<int, int> $plan */
-    private function become(array $plan): void
-    {
-        $this->plan = [];
-        $this->fixed = 0.0;
-        $this->taken = [];
-        $this->inAll = 0.0;
-        $this->supply = $this->nothing;
-        $this->make($plan);
-    }
-
-    /** Who goes short, and what the plan at hand costs. */
-    private function reckon(): void
-    {
-        $p = $this->p;
-        $supply = $this->supply;
-        $this->short = [];
-        $sum = 0;
-        foreach ($p->needUnits as $j => $units) {
-            $until = $p->needDay[$j] - $this->first;
-            for ($t = $until - $p->needReach[$j]; $t <= $until; ++$t) {
-                $left = $supply[$t];
-                if ($left > 0) {
-                    if ($left >= $units) {
-                        $supply[$t] = $left - $units;
-                        continue 2;
-                    }
-                    $units -= $left;
-                    $supply[$t] = 0;
-                }
-            }
-            $sum += $units;
-            $this->short[] = $j;
-        }
-        $this->cost = $this->fixed + $p->penalty * $sum;
-    }
-
-    /** Takes away what there is no room for, the longest first. */
-    private function makeRoom(): void
-    {
-        $room = $this->p->room;
-        if (null === $room) {
-            return;
-        }
-        foreach ($this->taken as $place => $days) {
-            foreach ($days as $day => $metres) {
-                while (($this->taken[$place][$day] ?? 0.0) > ($room->left[$place][$day] ?? 0.0) + 1e-6) {
-                    $there = array_filter($this->plan, static fn (int $k): bool => $room->place[$k] === $place && $room->from[$k] - $room->first <= $day && $day <= $room->to[$k] - $room->first, \ARRAY_FILTER_USE_KEY);
-                    if ([] === $there) {
-                        break;
-                    }
-                    $k = array_search(max($there), $there, true);
-                    $this->make([$k => $there[$k] - 1 >= $this->p->minSteps ? $there[$k] - 1 : 0]);
-                }
-            }
-        }
-    }
-
-    /**
-     * @param array<int, int> $plan
-     *
-     * @return array<int, int>
-     */
-    private static function possible(CoverProblem $p, array $plan): array
-    {
-        $can = [];
-        foreach ($plan as $k => $steps) {
-            $steps = min($steps, $p->maxSteps[$k] ?? 0);
-            if ($steps >= $p->minSteps) {
-                $can[$k] = $steps;
-            }
-        }
-
-        return $can;
-    }
-
     /** @return list<int> needs that begin a run of short ones */
     private function shortRuns(): array
     {
@@ -691,21 +416,5 @@ final class CoverSuccessions
         }
 
         return \array_slice($runs, 0, self::GAPS_TRIED);
-    }
-
-    private function shortUnits(): int
-    {
-        return (int) round(($this->cost - $this->fixed) / max($this->p->penalty, self::EPSILON));
-    }
-
-    /** @return list<array{candidate: int, steps: int}> */
-    private function listed(): array
-    {
-        $list = [];
-        foreach ($this->plan as $k => $steps) {
-            $list[] = ['candidate' => $k, 'steps' => $steps];
-        }
-
-        return $list;
     }
 }
