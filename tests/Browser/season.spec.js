@@ -15,7 +15,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(cell).toHaveValue('160');
 
   await page.goto(`${garden}/wall?product=head-lettuce`);
-  await page.getByText('Supply and free metres as tables').click();
+  await page.getByText('Supply, free metres and tight weeks as tables').click();
   const week = page.getByRole('row', { name: /2026-W41/ }).first();
   const shortBefore = Number(await week.getByRole('cell').last().textContent());
   expect(shortBefore).toBeGreaterThan(30);
@@ -26,7 +26,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(page.getByRole('status')).toContainText('Proposal taken');
 
   await page.goto(`${garden}/wall?product=head-lettuce`);
-  await page.getByText('Supply and free metres as tables').click();
+  await page.getByText('Supply, free metres and tight weeks as tables').click();
   const shortAfter = Number((await week.getByRole('cell').last().textContent()) || 0);
   expect(shortAfter).toBeLessThan(shortBefore);
 
@@ -43,7 +43,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await page.getByRole('row', { name: /Proposal taken/ }).first().getByRole('button', { name: /Take back/ }).click();
   await expect(page.getByText(/Taken back: Proposal taken/).first()).toBeVisible();
   await page.goto(`${garden}/wall?product=head-lettuce`);
-  await page.getByText('Supply and free metres as tables').click();
+  await page.getByText('Supply, free metres and tight weeks as tables').click();
   expect(Number(await week.getByRole('cell').last().textContent())).toBe(shortBefore);
 
   await page.getByRole('link', { name: 'Log' }).click();
