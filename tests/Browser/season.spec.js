@@ -153,13 +153,19 @@ test('a garden is begun, given beds, and kept as a file', async ({ page }) => {
 
 test('what is short is mended from its page, and a planting says why it is where it is', async ({ page }) => {
   const garden = await openDemo(page);
+  await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
+  await page.getByLabel(/^Head lettuce, Sat 10 Oct/).fill('170');
+  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await expect(page.getByRole('status')).toContainText('1 number kept');
   await page.goto(`${garden}/plan`);
-  await page.getByRole('link', { name: /What would mend it: Kale/ }).first().click();
-  await expect(page.getByRole('heading', { name: 'Kale: what would mend it' })).toBeVisible();
+  await page.locator('a[href$="/plan/mend/lettuce-head"]').first().click();
+  await expect(page.getByRole('heading', { name: 'Head lettuce: what would mend it' })).toBeVisible();
   await page.getByRole('button', { name: /^Take this/ }).first().click();
-  await expect(page.getByText(/Kale mended:/)).toBeVisible();
+  await expect(page.getByText(/Head lettuce mended:/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText(/Taken back: Kale mended/)).toBeVisible();
+  await page.goto(`${garden}/log`);
+  await expect(page.getByText(/Taken back: Head lettuce mended/).first()).toBeVisible();
+  await page.getByRole('row', { name: /1 promise to Saturday stall changed/ }).first().getByRole('button', { name: /Take back/ }).click();
   await page.goto(`${garden}/wall`);
   await page.goto(await page.locator('a.planting', { has: page.locator('title', { hasText: /planned/ }) }).last().getAttribute('href'));
   await page.getByText('Why this day, variety, length and bed').click();
