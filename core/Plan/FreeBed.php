@@ -23,7 +23,7 @@ final readonly class FreeBed
     /** A bed nothing is planned for is taken to be free so long, days. */
     private const FOR_GOOD = 400;
     /** The preparation for a hurry. */
-    private const HURRY = 'fast-turn';
+    public const HURRY = 'fast-turn';
     /** So many days later it is sown where its usual preparation is possible then. */
     private const WORTH_WAITING = 7;
     /** Cuts and pickings cut short below this share of their yield are not offered. */

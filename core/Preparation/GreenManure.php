@@ -27,7 +27,7 @@ use JollyFurrow\Working\Working;
 final readonly class GreenManure
 {
     /** A bed for it is raked and sown in a day or two. */
-    private const BED_DAYS = 1;
+    private const BED_DAYS = 2;
     /** Shorter than this share of its days it is not worth its seed. */
     private const LEAST_SHARE = 0.6;
     /** Nitrogen in the dry matter, and the share of it the next crop finds (common practice, no source). */

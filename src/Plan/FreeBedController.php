@@ -71,7 +71,7 @@ final class FreeBedController extends Page
                         if ($one->crop->key === $crop && $one->sow->iso() === $sow) {
                             $key = PlantingKey::free($one->crop->item(), $one->sow, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings)));
 
-                            return new Replacement([], [$one->planting($free->stretch, $found->place, $garden->settings->recipe, $garden->today, $key)], \sprintf('%s on bed %s, sown %s', $one->crop->name, $found->name, Expected::day($one->sow)));
+                            return new Replacement([], [$one->planting($free->stretch, $found->place, $this->recipes->has(FreeBed::HURRY) ? FreeBed::HURRY : $garden->settings->recipe, $garden->today, $key)], \sprintf('%s on bed %s, sown %s', $one->crop->name, $found->name, Expected::day($one->sow)));
                         }
                     }
                 }
