@@ -47,7 +47,7 @@ final readonly class JointPlanner
             $plans[$item] = $this->items->plan($one, $this->base, self::FIRST_EFFORT);
         }
         if ($this->fits($plans)) {
-            $plans = $this->deepened($wanted, $plans);
+            $plans = $this->deepened($wanted, $plans, static fn (): bool => $progress->at(\count($wanted), $steps, ''));
         }
 
         return $this->fits($plans) ? new JointPlan($plans, $this->rents, true) : $this->short($wanted, $plans, $progress, $steps);
@@ -102,13 +102,14 @@ final readonly class JointPlanner
     /**
      * @param array<string, Wanted>   $wanted
      * @param array<string, ItemPlan> $plans
+     * @param \Closure(): bool        $goesOn
      *
      * @return array<string, ItemPlan> with all the effort an item may be given
      */
-    private function deepened(array $wanted, array $plans): array
+    private function deepened(array $wanted, array $plans, \Closure $goesOn): array
     {
         foreach ($plans as $item => $plan) {
-            if (!$wanted[$item]->item->isStock) {
+            if (!$wanted[$item]->item->isStock && $goesOn()) {
                 $deeper = $this->items->plan($wanted[$item], $this->base, ItemPlanner::EFFORT, $plan);
                 $plans[$item] = $deeper->cost < $plan->cost ? $deeper : $plan;
             }

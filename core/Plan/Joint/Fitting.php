@@ -50,7 +50,6 @@ final class Fitting
             if ([] === $over) {
                 break;
             }
-            $before = RentSums::fromWeeks($this->rooms->first, $rents);
             foreach ($over as $place => $days) {
                 foreach (array_unique(array_map(static fn (int $day): int => intdiv($day, 7), array_keys($days))) as $week) {
                     $rents[$place][$week] += self::EASING * (1 + $time / 2) * $worth;
@@ -58,6 +57,9 @@ final class Fitting
             }
             $now = RentSums::fromWeeks($this->rooms->first, $rents);
             foreach ($this->using($plans, $over, $wanted) as $item) {
+                if (!($this->goesOn)()) {
+                    return $plans;
+                }
                 $plan = $this->items->plan($wanted[$item], $now, $this->effort, $plans[$item]->at($this->base, $now, $this->grid))->at($now, $this->base, $this->grid);
                 if ($plan->steps() !== $plans[$item]->steps()) {
                     $rooms->give($plans[$item]);

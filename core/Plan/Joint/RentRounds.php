@@ -43,10 +43,10 @@ final class RentRounds
     }
 
     /**
+     * Where a step leads to a lower bound, it is taken back and a smaller one tried.
+     *
      * @param array<string, Wanted>   $wanted
      * @param array<string, ItemPlan> $plans  at base rents
-     *
-     * Where a step leads to a lower bound, it is taken back and a smaller one tried
      *
      * @return array{non-empty-list<array{plans: array<string, ItemPlan>, rents: array<string, array<int, float>>, over: float, bound: float}>, bool} rounds, plans at base rents; stopped early
      */
