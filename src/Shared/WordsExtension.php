@@ -34,6 +34,13 @@ final class WordsExtension
     }
 
     /** "+12.50", "−3.00" */
+    /** Words of the core with their dates written as elsewhere on the page: "4 Sep 2026". */
+    #[AsTwigFilter('with_days')]
+    public function withDays(string $words): string
+    {
+        return (string) preg_replace_callback('/\b(\d{4})-(\d{2})-(\d{2})\b/', fn (array $found): string => checkdate((int) $found[2], (int) $found[3], (int) $found[1]) ? $this->shortDay(Day::parse($found[0])).' '.$found[1] : $found[0], $words);
+    }
+
     /** "+4.2 %" */
     #[AsTwigFilter('signed_percent')]
     public function signedPercent(float $share): string
