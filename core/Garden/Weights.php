@@ -19,7 +19,7 @@ final readonly class Weights
         'together' => 'one family side by side is covered, watered and rotated as one',
         'block' => 'a family outside the block that is kept for it',
         'sliver' => 'days between two crops too short for anything else to grow in',
-        'walk' => 'a bed far from the one before it in walking order',
+        'walk' => 'for each ten beds to walk from one of a family to the next',
         'corn' => 'corn in one long row sets few kernels: it wants a block of neighbouring beds',
     ];
 

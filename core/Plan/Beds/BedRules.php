@@ -21,6 +21,8 @@ final class BedRules
     private const BEFORE_DAYS = 300;
     /** A cut-off end of a free stretch weighs this share of an empty gap. */
     private const CUT_OFF = 0.5;
+    /** The weight of walking is for so many beds between one of a family and the next. */
+    private const WALK_BEDS = 10;
 
     private readonly Weights $weights;
     /** @var array<string, list<string>> */
@@ -40,13 +42,15 @@ final class BedRules
     {
         $share = ($to - $from) / $bed->length->millimetres;
         $w = $this->weights;
+        $apart = $this->apart($crop, $bed, $start, $last);
 
         return array_filter([
             'gap' => $w->gap * $this->gap($crop, $bed, $from, $to, $start, $last),
             'cycle' => $w->cycle * $share * (float) $this->isOutOfTurn($crop, $bed, $from, $to, $ground),
             'temper' => $w->temper * $share * \count($this->against($crop, $bed, $ground)),
             'before' => $w->before * $share * $this->before($crop, $bed, $from, $to, $start),
-            'together' => $w->together * (float) !$this->isTogether($crop, $bed, $start, $last),
+            'together' => $w->together * (float) ($apart > 1),
+            'walk' => $w->walk * $apart / self::WALK_BEDS,
             'block' => $w->block * $share * (float) $this->isOutsideItsBlock($crop, $bed),
             'sliver' => $w->sliver * ($share * $this->slivers($bed, $from, $to, $start, $last) + self::CUT_OFF * (float) ($stretch[0] < $from || $to < $stretch[1])),
         ], static fn (float $cents): bool => $cents > 0.0);
@@ -137,18 +141,16 @@ final class BedRules
         };
     }
 
-    /** The first of a family on the days, or beside one of them. */
-    private function isTogether(Crop $crop, Bed $bed, int $start, int $last): bool
+    /** Beds from the nearest one its family stands on on the days; 0: on the same bed, or it is the first. */
+    private function apart(Crop $crop, Bed $bed, int $start, int $last): int
     {
-        $places = $this->ground->familyAt($crop->family, $start, $last);
-        $here = $this->ground->order[$bed->name];
-        foreach ($places as $place) {
-            if (abs($place - $here) <= 1) {
-                return true;
-            }
+        $nearest = null;
+        foreach ($this->ground->familyAt($crop->family, $start, $last) as $place) {
+            $apart = abs($place - $this->ground->order[$bed->name]);
+            $nearest = null === $nearest || $apart < $nearest ? $apart : $nearest;
         }
 
-        return [] === $places;
+        return $nearest ?? 0;
     }
 
     private function isOutsideItsBlock(Crop $crop, Bed $bed): bool

@@ -150,6 +150,20 @@ final class BedRulesTest extends TestCase
         self::assertSame('B1', $choice->offer(self::candidate('broccoli'), 25_000, self::day('2026-07-09'))->pieces[0]->bed);
     }
 
+    /** Where neighbours are full, the nearer bed is taken; weighed at nothing, the first in walking order. */
+    public function testTheShorterWalkIsTaken(): void
+    {
+        $at = static function (float $walk): string {
+            $choice = self::choice(self::garden(new PlanRules(weights: Weights::of(['walk' => $walk]))));
+            $choice->take(self::stands('kale', 'B3'));
+            $choice->take(self::stands('chard', 'B2'));
+
+            return $choice->offer(self::candidate('broccoli'), 25_000, self::day('2026-07-09'))->pieces[0]->bed ?? '';
+        };
+
+        self::assertSame(['B1', 'A1'], [$at(10.0), $at(0.0)]);
+    }
+
     private static function bed(Garden $garden, string $item, string $sow = '2026-04-20', PlaceType $place = PlaceType::Field): string
     {
         return self::choice($garden)->offer(self::candidate($item, $sow), 12_500, self::day('2026-07-09'))->pieces[0]->bed ?? $place->value;
