@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace JollyFurrow\Garden;
 
 /**
- * What a bent rule weighs when beds are chosen, in cents for a whole bed's length bent; a stated, positive default each
- * (own model: what a careful grower would walk or dig to keep it).
+ * What a bent rule weighs when beds are chosen, in cents for a whole bed's length bent; a stated default each, positive but
+ * for walking (own model: what a careful grower would dig or carry to keep it).
  */
 final readonly class Weights
 {
@@ -19,7 +19,7 @@ final readonly class Weights
         'together' => 'one family side by side is covered, watered and rotated as one',
         'block' => 'a family outside the block that is kept for it',
         'sliver' => 'days between two crops too short for anything else to grow in',
-        'walk' => 'for each ten beds to walk from one of a family to the next',
+        'walk' => 'for each ten beds to walk from one of a family to the next; at 0 the first in walking order is taken where all else is equal',
         'corn' => 'corn in one long row sets few kernels: it wants a block of neighbouring beds',
     ];
 
@@ -37,7 +37,7 @@ final readonly class Weights
         public float $together = 60.0,
         public float $block = 1200.0,
         public float $sliver = 40.0,
-        public float $walk = 10.0,
+        public float $walk = 0.0,
         public float $corn = 600.0,
     ) {
     }
