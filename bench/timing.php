@@ -8,7 +8,7 @@ use App\Crop\GardenBooks;
 use App\Garden\File\GardenReader;
 use App\Kernel;
 use JollyFurrow\Climate\Cover;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\LocalTiming;
 
 require dirname(__DIR__).'/vendor/autoload.php';

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Climate;
 
-use JollyFurrow\Garden\PlaceType;
-
 /**
  * What stands over a crop, and what it does to minimum, maximum and light (own model from common practice: a floating
  * cover is worth one to two degrees at night, a tunnel with a cover inside a good deal more).

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Crop;
 
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\Emergence;
 use JollyFurrow\Maturity\Growth;
 use JollyFurrow\Maturity\TemperatureResponse;

@@ -7,6 +7,7 @@ namespace JollyFurrow\Garden;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\OwnValue;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Time\Weekday;

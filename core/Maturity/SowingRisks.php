@@ -6,10 +6,10 @@ namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\DayLength;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Time\Day;
 
 /**

@@ -6,10 +6,10 @@ namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** What every sowing day of a year, from a first day on, comes to at one place type: when ready, until when it holds, and what stands against it. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\PlaceType;
 
 /** One way to grow an item: method, place and sowing day, with all that follows from them. Days are day numbers. */
 final readonly class Candidate

@@ -6,11 +6,11 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;

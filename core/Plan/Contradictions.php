@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Time\Period;
 

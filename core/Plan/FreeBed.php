@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;

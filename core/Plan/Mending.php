@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Need;

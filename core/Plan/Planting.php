@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\Day;

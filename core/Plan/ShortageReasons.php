@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;

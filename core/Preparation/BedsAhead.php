@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Preparation;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Time\Day;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Preparation;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Hardiness;
@@ -12,7 +13,6 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Nursery\SeedNeed;

@@ -16,7 +16,7 @@ use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\DryRun;

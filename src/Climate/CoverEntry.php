@@ -8,7 +8,7 @@ use App\Shared\Entry;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Time\Period;
 
 /** Reads a cover that a person wants put over a planting or a bed. */

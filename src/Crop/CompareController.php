@@ -15,7 +15,7 @@ use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Nursery\SeedNeed;

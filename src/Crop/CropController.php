@@ -15,7 +15,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Time\Day;
 use Symfony\Component\HttpFoundation\Request;

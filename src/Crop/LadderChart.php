@@ -6,7 +6,7 @@ namespace App\Crop;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\LadderRung;
 use JollyFurrow\Plan\VarietyLadder;
 use JollyFurrow\Time\Day;

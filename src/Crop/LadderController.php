@@ -9,7 +9,7 @@ use App\Garden\Snapshot;
 use App\Shared\Entry;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\SchoolsSideBySide;
 use JollyFurrow\Plan\VarietyLadder;

@@ -7,7 +7,7 @@ namespace App\Crop;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\Risk;
 use JollyFurrow\Maturity\TimingCurve;
 use JollyFurrow\Time\Day;

@@ -15,7 +15,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;
 use Symfony\Component\HttpFoundation\Request;

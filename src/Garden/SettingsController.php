@@ -12,7 +12,7 @@ use App\Shared\Page;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;

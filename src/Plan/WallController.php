@@ -13,7 +13,7 @@ use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\GrowingSeason;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Promise\Product;

@@ -17,7 +17,7 @@ use App\Shared\Page;
 use App\Work\CareFile;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\LateBed;
 use JollyFurrow\Plan\Planner;

@@ -11,7 +11,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\FrostWarning;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Time\Day;

@@ -13,7 +13,7 @@ use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Garden\Temper;

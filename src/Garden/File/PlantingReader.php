@@ -7,7 +7,7 @@ namespace App\Garden\File;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;

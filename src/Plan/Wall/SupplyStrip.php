@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan\Wall;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\FreeMetres;
 use JollyFurrow\Plan\Plan;

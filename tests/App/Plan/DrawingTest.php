@@ -12,7 +12,7 @@ use App\Plan\Wall\WallDrawing;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Plan\Dates;

@@ -18,7 +18,7 @@ use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Paths;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Plan\Candidates;

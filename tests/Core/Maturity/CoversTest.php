@@ -9,7 +9,7 @@ use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Risk;

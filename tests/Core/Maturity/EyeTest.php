@@ -9,7 +9,7 @@ use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\FrostWarning;
 use JollyFurrow\Maturity\ReadyWorking;
 use JollyFurrow\Maturity\Reforecast;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Maturity;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\Emergence;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;

@@ -11,7 +11,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\NotHere;
 use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\Settings;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Quarantine;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Measure\Length;

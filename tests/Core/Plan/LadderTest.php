@@ -9,7 +9,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\BookChange;
 use JollyFurrow\Plan\LadderRung;
 use JollyFurrow\Plan\Planner;

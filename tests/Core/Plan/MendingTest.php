@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\Alternative;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;

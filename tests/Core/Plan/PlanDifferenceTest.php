@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planting;

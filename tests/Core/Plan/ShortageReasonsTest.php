@@ -7,7 +7,7 @@ namespace JollyFurrow\Tests\Plan;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;

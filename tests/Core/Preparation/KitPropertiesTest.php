@@ -9,7 +9,7 @@ use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;

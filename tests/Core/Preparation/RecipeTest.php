@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Preparation;
 
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;

@@ -9,7 +9,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Candidate;

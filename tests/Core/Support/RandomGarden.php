@@ -12,7 +12,7 @@ use JollyFurrow\Garden\NotHere;
 use JollyFurrow\Garden\PastCrop;
 use JollyFurrow\Garden\Paths;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\PlaceType;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Quarantine;
 use JollyFurrow\Garden\ReserveWay;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Garden;
+namespace JollyFurrow\Climate;
 
 /** What kind of ground a bed is. */
 enum PlaceType: string
