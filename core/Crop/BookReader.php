@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Crop;
 
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Maturity\Emergence;
-use JollyFurrow\Maturity\Growth;
-use JollyFurrow\Maturity\TemperatureResponse;
+use JollyFurrow\Growth\Emergence;
+use JollyFurrow\Growth\Growth;
+use JollyFurrow\Growth\TemperatureResponse;
 use JollyFurrow\Measure\Length;
 
 /** Makes the crop book from its rows, one value a row. */

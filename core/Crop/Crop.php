@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Crop;
 
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Maturity\Growth;
+use JollyFurrow\Growth\Growth;
 use JollyFurrow\Time\YearWindow;
 use JollyFurrow\Working\Source;
 

@@ -9,6 +9,8 @@ use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Climate\Weather;
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Growth\Growth;
+use JollyFurrow\Growth\GrowthSums;
 use JollyFurrow\Time\Day;
 
 /** The ripening of every crop at one place, each worked out once; what crops have in common is shared. */

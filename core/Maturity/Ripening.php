@@ -7,6 +7,7 @@ namespace JollyFurrow\Maturity;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Growth\GrowthSums;
 
 /**
  * When a crop is ready here: forward from a sowing, backward from a wanted day. Catalogue days are counted in days as

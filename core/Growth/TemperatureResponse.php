@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Growth;
 
 /**
  * How fast a crop develops at a temperature, from nought to one: the beta function of Yan & Hunt (1999, Annals of

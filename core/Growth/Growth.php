@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Growth;
 
 /** How a crop develops: by warmth and light, or anchored to the year. */
 final readonly class Growth

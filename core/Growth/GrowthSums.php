@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Growth;
 
 use JollyFurrow\Climate\SoilTemperature;
 use JollyFurrow\Climate\Weather;

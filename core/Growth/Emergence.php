@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Growth;
 
 /**
  * Days from sowing until the crop is up, by the temperature of the soil: a table of days, read between its

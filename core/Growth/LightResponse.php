@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Growth;
 
 /**
  * How far the light of a day lets a crop grow, from nought to one. Own model: nothing below a little, all above the
