@@ -16,7 +16,7 @@ use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;

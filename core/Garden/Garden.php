@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\PlaceClimate;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\Crop;
-use JollyFurrow\Crop\OwnValue;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Preparation\Recipe;

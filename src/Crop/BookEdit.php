@@ -11,7 +11,7 @@ use App\Record\ChangeLog;
 use App\Record\Meanwhile;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BookChange;
 use JollyFurrow\Plan\Conflict;

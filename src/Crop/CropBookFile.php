@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
-use JollyFurrow\Crop\BookReader;
+use JollyFurrow\Book\BookReader;
 use JollyFurrow\Crop\CropBook;
 
 /** The crop book that ships with the application: data/crops.csv, one value a row. */

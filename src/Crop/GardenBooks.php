@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Crop;
 
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Crop\BookFault;
-use JollyFurrow\Crop\BookReader;
+use JollyFurrow\Book\BookFault;
+use JollyFurrow\Book\BookReader;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;

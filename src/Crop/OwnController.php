@@ -11,7 +11,7 @@ use App\Shared\Entry;
 use App\Shared\Page;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BookChange;
 use JollyFurrow\Preparation\RecipeBook;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Crop;
 
 use App\Shared\Entry;
-use JollyFurrow\Crop\BookColumns;
-use JollyFurrow\Crop\BookSheet;
+use JollyFurrow\Book\BookColumns;
+use JollyFurrow\Book\BookSheet;
 use JollyFurrow\Crop\Crop;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
 use Symfony\Component\String\Slugger\AsciiSlugger;

@@ -8,7 +8,7 @@ use App\Crop\Entity\OwnValueRecord;
 use App\Shared\Row;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 
 /** Keeps a garden's own values. To be called inside a logged change. */
 final readonly class OwnValues

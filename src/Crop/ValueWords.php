@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
-use JollyFurrow\Crop\BookColumns;
+use JollyFurrow\Book\BookColumns;
 
 /** The values of the book in a grower's words, grouped for a form. */
 final class ValueWords

@@ -11,7 +11,7 @@ use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\EntityRepository;
-use JollyFurrow\Crop\BookFault;
+use JollyFurrow\Book\BookFault;
 
 /** Takes a change back: puts the rows' earlier images in place, if nothing has moved on since. */
 final readonly class TakeBack

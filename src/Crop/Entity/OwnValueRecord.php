@@ -6,7 +6,7 @@ namespace App\Crop\Entity;
 
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 
 /** One value of a crop that is the garden's own. */
 #[ORM\Entity]

@@ -6,9 +6,9 @@ namespace App\Garden\File;
 
 use App\Crop\GardenBooks;
 use App\Preparation\RecipeReader;
-use JollyFurrow\Crop\BookFault;
+use JollyFurrow\Book\BookFault;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;

@@ -6,7 +6,7 @@ namespace App\Garden\File;
 
 use App\Preparation\RecipeReader;
 use JollyFurrow\Climate\Protection;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;

@@ -7,7 +7,7 @@ namespace App\Tests\Crop;
 use App\Crop\SheetFile;
 use App\Crop\UnusableSheet;
 use App\Tests\Support\AppCase;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use Symfony\Component\DomCrawler\Form;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 

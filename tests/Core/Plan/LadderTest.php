@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Crop\BookReader;
+use JollyFurrow\Book\BookReader;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Crop\OwnValue;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
 use JollyFurrow\Climate\PlaceType;

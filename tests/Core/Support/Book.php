@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
-use JollyFurrow\Crop\BookReader;
+use JollyFurrow\Book\BookReader;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Preparation\Recipe;

@@ -2,9 +2,17 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Crop;
+namespace JollyFurrow\Book;
 
 use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Feeding;
+use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Crop\Produce;
+use JollyFurrow\Crop\Rhythm;
+use JollyFurrow\Crop\Stand;
+use JollyFurrow\Crop\Timing;
 use JollyFurrow\Growth\Emergence;
 use JollyFurrow\Growth\Growth;
 use JollyFurrow\Growth\TemperatureResponse;

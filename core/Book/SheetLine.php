@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Crop;
+namespace JollyFurrow\Book;
 
 /** What is wrong with one line of a sheet of crop values. */
 final readonly class SheetLine

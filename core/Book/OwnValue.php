@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Crop;
+namespace JollyFurrow\Book;
 
 /** One value of a crop or variety that is the garden's own; as text, for the book reads and limits it. */
 final readonly class OwnValue

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Crop;
+namespace JollyFurrow\Book;
 
+use JollyFurrow\Crop\SpacingSchool;
+use JollyFurrow\Crop\Stage;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\InvalidMonthDay;
 use JollyFurrow\Time\MonthDay;

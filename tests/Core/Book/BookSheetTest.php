@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Crop;
+namespace JollyFurrow\Tests\Book;
 
-use JollyFurrow\Crop\BookReader;
-use JollyFurrow\Crop\BookSheet;
-use JollyFurrow\Crop\OwnValue;
-use JollyFurrow\Crop\SheetLine;
+use JollyFurrow\Book\BookReader;
+use JollyFurrow\Book\BookSheet;
+use JollyFurrow\Book\OwnValue;
+use JollyFurrow\Book\SheetLine;
 use JollyFurrow\Tests\Support\Book;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

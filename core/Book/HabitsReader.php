@@ -2,7 +2,14 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Crop;
+namespace JollyFurrow\Book;
+
+use JollyFurrow\Crop\Bolting;
+use JollyFurrow\Crop\Habits;
+use JollyFurrow\Crop\Hardiness;
+use JollyFurrow\Crop\PickTime;
+use JollyFurrow\Crop\Stock;
+use JollyFurrow\Crop\StoreRoom;
 
 /** Reads what the book says of a crop's habits. */
 final readonly class HabitsReader

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Crop;
+namespace JollyFurrow\Book;
 
 use JollyFurrow\Exception\Quote;
 

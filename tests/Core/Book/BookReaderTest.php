@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Crop;
+namespace JollyFurrow\Tests\Book;
 
-use JollyFurrow\Crop\BookFault;
-use JollyFurrow\Crop\BookReader;
+use JollyFurrow\Book\BookFault;
+use JollyFurrow\Book\BookReader;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;

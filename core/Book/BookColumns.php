@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Crop;
+namespace JollyFurrow\Book;
 
 /** The names of all values the book knows of a crop, and what each must look like. */
 final class BookColumns
