@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Bed;

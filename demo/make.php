@@ -12,7 +12,7 @@ require dirname(__DIR__).'/vendor/autoload.php';
 use App\Garden\File\GardenWriter;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;

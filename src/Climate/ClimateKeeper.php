@@ -8,7 +8,7 @@ use App\Climate\Entity\ClimateRecord;
 use App\Climate\Entity\ReadingRecord;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\Day;
 
 /** Stores the climate of a garden and its readings. To be called inside a logged change. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Climate;
 
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Record\Paste\Cells;
 use JollyFurrow\Time\Day;

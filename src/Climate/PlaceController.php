@@ -16,7 +16,7 @@ use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;

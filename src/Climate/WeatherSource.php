@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Climate;
 
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\Day;
 
 /** Where readings come from: a weather station, or what stands in for one. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PastCrop;

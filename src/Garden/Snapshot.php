@@ -18,7 +18,7 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;

@@ -6,7 +6,7 @@ namespace App\Climate\Entity;
 
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 
 /** The climate of a garden: what it was made of, and what pages need of it, worked out once. */
 #[ORM\Entity]

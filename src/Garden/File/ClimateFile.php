@@ -7,7 +7,7 @@ namespace App\Garden\File;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Time\Day;
 

@@ -9,7 +9,7 @@ use App\Garden\File\GardenWriter;
 use App\Garden\File\UnusableFile;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\WeatherGenerator;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Sign;

@@ -11,7 +11,7 @@ use App\Tests\Support\SmallGarden;
 use JollyFurrow\Check\Fault;
 use JollyFurrow\Check\FaultKind;
 use JollyFurrow\Check\PlanChecker;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;

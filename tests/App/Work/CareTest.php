@@ -9,7 +9,7 @@ use App\Tests\Support\AppCase;
 use App\Work\CareFile;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;

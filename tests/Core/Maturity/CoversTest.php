@@ -143,7 +143,7 @@ final class CoversTest extends TestCase
     {
         $g = LittleGarden::timed('2026-03-01');
         $hot = \JollyFurrow\Climate\MonthlyMeans::of([5.0, 6, 9, 12, 16, 20, 23, 23, 19, 14, 9, 6], [14.0, 16, 20, 24, 29, 34, 37, 37, 31, 25, 19, 15], array_fill(0, 12, 30.0));
-        $garden = new \JollyFurrow\Garden\Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [], [], \JollyFurrow\Climate\PlaceClimate::fromMonths($hot, 38.0));
+        $garden = new \JollyFurrow\Garden\Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [], [], \JollyFurrow\Maturity\PlaceClimate::fromMonths($hot, 38.0));
         $curve = TimingCurve::of($garden, Book::crops()->get('radish'), Method::Sown, PlaceType::Field, Day::parse('2026-01-01'));
         $heat = array_filter($curve->days ?? [], static fn (array $d): bool => isset($d['risks'][Risk::Heat->value]));
 

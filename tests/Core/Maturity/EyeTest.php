@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Maturity;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Climate\PlaceClimate;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;

@@ -2,9 +2,14 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Climate;
+namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Maturity\LocalTiming;
+use JollyFurrow\Climate\Climate;
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Climate\FrostDates;
+use JollyFurrow\Climate\InvalidClimate;
+use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\Weather;
 use JollyFurrow\Time\Day;
 
 /** What is known of the climate of a garden, and whether its plan goes by it. */
