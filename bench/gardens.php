@@ -6,7 +6,7 @@ use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Climate\PlaceType;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
+use JollyFurrow\Land\Paths;
+
 /** What goes for one block: how its beds are made ready, what lies between them, which families it is kept for. */
 final readonly class BlockRules
 {

@@ -6,6 +6,7 @@ namespace JollyFurrow\Garden;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\SuccessionSchool;
 use JollyFurrow\Time\Period;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Garden\Bed;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Time\Day;
 
 /** A stretch of a bed and the time it is next free: from a day, until another takes it or for good. */

@@ -7,7 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\FrostWarning;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Measure\Length;

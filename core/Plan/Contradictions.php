@@ -6,8 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Time\Period;
 

@@ -7,7 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Time\Period;
 
 /** Years from clearing one crop to planting another of its family on the same stretch. A soft rule. */

@@ -6,7 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Time\Day;
 

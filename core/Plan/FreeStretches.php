@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Garden\Bed;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Time\Period;
 
 /** The stretches of one bed on which nothing stands, and nothing is being made ready, in a run of days. */

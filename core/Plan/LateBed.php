@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PastCrop;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\PastCrop;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Preparation\RecipeBook;
 
 /**

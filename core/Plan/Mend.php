@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 
 /** A quarter bed sown that would still serve a need, the stretch that is free for it, if there is one, and its cost in cents with the bed's rent. */
 final readonly class Mend

@@ -6,7 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 
 /** One planting of a proposal: as it is, as it would be, and why. */
 final readonly class ProposedChange

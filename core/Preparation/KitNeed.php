@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Climate\Cover;
-use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\CareCalendar;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Time\Day;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Crop\Crop;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\Input;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Work;
 
-use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Paths;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Paths;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 

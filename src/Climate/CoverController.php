@@ -17,7 +17,7 @@ use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;

@@ -16,7 +16,7 @@ use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Nursery\SeedNeed;
 use JollyFurrow\Plan\Candidate;

@@ -8,7 +8,7 @@ use App\Account\Visit;
 use App\Plan\BedCard;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\FieldNote;

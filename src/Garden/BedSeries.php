@@ -7,7 +7,7 @@ namespace App\Garden;
 use App\Garden\Entity\BedRecord;
 use App\Garden\Entity\BlockRecord;
 use Doctrine\ORM\EntityManagerInterface;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 
 /** Stores new beds, and the blocks they need. To be called inside a logged change. */
 final readonly class BedSeries

@@ -7,7 +7,7 @@ namespace App\Garden;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Plan\Left;
 use JollyFurrow\Plan\Planting;

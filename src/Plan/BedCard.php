@@ -6,9 +6,9 @@ namespace App\Plan;
 
 use App\Plan\Wall\Family;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\NextStep;
 use JollyFurrow\Plan\Planting;

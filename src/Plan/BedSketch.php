@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use JollyFurrow\Crop\Spacing;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
 
 /** A piece of bed drawn to scale from above: its head metres with every row and spot. */

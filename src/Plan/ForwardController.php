@@ -12,7 +12,7 @@ use App\Shared\Page;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\ByRhythm;
 use JollyFurrow\Plan\DryRun;

@@ -9,7 +9,7 @@ use App\Garden\Snapshot;
 use App\Record\Meanwhile;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\FreeBed;

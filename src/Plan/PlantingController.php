@@ -12,7 +12,7 @@ use App\Work\CareFile;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\PlantingReasons;

@@ -16,7 +16,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\Lengths;
-use JollyFurrow\Garden\Paths;
+use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Plan\SuccessionSchool;

@@ -6,7 +6,7 @@ namespace App\Record;
 
 use App\Shared\Entry;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;

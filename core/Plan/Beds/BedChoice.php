@@ -6,9 +6,9 @@ namespace JollyFurrow\Plan\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Plan\Planting;

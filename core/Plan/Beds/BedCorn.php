@@ -6,7 +6,7 @@ namespace JollyFurrow\Plan\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\Candidate;
 
 /** Corn is wind-pollinated: it wants a block of neighbouring beds in flower together (common practice, no source). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan\Beds;
 
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 
 /** Where a planting would stand, what the bent rules weigh there, and what the next best place would have weighed. */
 final readonly class BedOffer

@@ -6,9 +6,9 @@ namespace JollyFurrow\Plan\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Feeding;
-use JollyFurrow\Garden\Bed;
-use JollyFurrow\Garden\Stretch;
 use JollyFurrow\Garden\Weights;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -6,8 +6,8 @@ namespace JollyFurrow\Plan\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\FamilyGap;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Time\Day;

@@ -7,9 +7,9 @@ namespace App\Garden\Entity;
 use App\Garden\File\TemperFile;
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Garden\Bed;
-use JollyFurrow\Garden\Quarantine;
-use JollyFurrow\Garden\Temper;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Quarantine;
+use JollyFurrow\Land\Temper;
 
 #[ORM\Entity]
 #[ORM\Table(name: 'bed')]

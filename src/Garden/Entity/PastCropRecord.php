@@ -6,7 +6,7 @@ namespace App\Garden\Entity;
 
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Time\Day;
 
 /** What stood on a stretch before. */

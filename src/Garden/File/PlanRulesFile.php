@@ -10,7 +10,7 @@ use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\Lengths;
 use JollyFurrow\Garden\NotHere;
-use JollyFurrow\Garden\Paths;
+use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\RestingBed;

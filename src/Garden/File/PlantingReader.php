@@ -6,9 +6,9 @@ namespace App\Garden\File;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Left;

@@ -7,7 +7,7 @@ namespace App\Garden\File;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Time\Period;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 
 /** Reads a stretch of bed and holds it against the bed's length. */
 final class StretchReader

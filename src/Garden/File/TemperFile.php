@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
-use JollyFurrow\Garden\Quarantine;
-use JollyFurrow\Garden\Temper;
+use JollyFurrow\Land\Quarantine;
+use JollyFurrow\Land\Temper;
 
 /** Temper and quarantine of a bed in a file, and as they are stored. */
 final class TemperFile

@@ -6,7 +6,7 @@ namespace App\Plan\Entity;
 
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 
 /** The stretch of bed one piece of a planting stands on. */
 #[ORM\Entity]

@@ -8,7 +8,7 @@ use App\Plan\Expected;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Plan\Planting;
 

@@ -7,7 +7,7 @@ namespace App\Plan\Wall;
 use App\Plan\Expected;
 use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;

@@ -9,8 +9,8 @@ use App\Garden\File\GardenWriter;
 use App\Garden\File\UnusableFile;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
-use JollyFurrow\Garden\Quarantine;
-use JollyFurrow\Garden\Temper;
+use JollyFurrow\Land\Quarantine;
+use JollyFurrow\Land\Temper;
 use JollyFurrow\Time\Day;
 
 final class TemperPageTest extends AppCase

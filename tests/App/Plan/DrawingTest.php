@@ -140,6 +140,6 @@ final class DrawingTest extends AppCase
         $crop = $this->service(CropBook::class)->get('leek');
         $scale = Scale::from(Day::parse('2025-03-01'), 104);
 
-        return array_map(static fn (array $p): Strip => Strip::of($planting, \JollyFurrow\Garden\Stretch::of('A3', $p[0], $p[1]), 25_000, $crop, 'mulch', 'x', $scale, [], false), $pieces);
+        return array_map(static fn (array $p): Strip => Strip::of($planting, \JollyFurrow\Land\Stretch::of('A3', $p[0], $p[1]), 25_000, $crop, 'mulch', 'x', $scale, [], false), $pieces);
     }
 }

@@ -12,7 +12,7 @@ use App\Tests\Support\SmallGarden;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\Lengths;
-use JollyFurrow\Garden\Paths;
+use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Plan\SuccessionSchool;

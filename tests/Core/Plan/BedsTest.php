@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PastCrop;
+use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Plan\Beds\BedOffer;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\DryRun;

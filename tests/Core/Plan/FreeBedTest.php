@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Quarantine;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Quarantine;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\Conflict;

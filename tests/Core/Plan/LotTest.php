@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Lot;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;

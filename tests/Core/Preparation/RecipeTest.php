@@ -7,7 +7,7 @@ namespace JollyFurrow\Tests\Preparation;
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Planting;
 use JollyFurrow\Plan\Standing;
 use JollyFurrow\Preparation\BedSeason;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Check\Sheet;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Climate\PlaceType;

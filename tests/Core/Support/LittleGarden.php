@@ -6,12 +6,12 @@ namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Plan\Planting;

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
-use JollyFurrow\Garden\Bed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Lengths;
 use JollyFurrow\Garden\NotHere;
-use JollyFurrow\Garden\PastCrop;
-use JollyFurrow\Garden\Paths;
+use JollyFurrow\Land\PastCrop;
+use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\PlanRules;
-use JollyFurrow\Garden\Quarantine;
+use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\Settings;
-use JollyFurrow\Garden\Stretch;
-use JollyFurrow\Garden\Temper;
+use JollyFurrow\Land\Stretch;
+use JollyFurrow\Land\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Plan\SuccessionSchool;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Plan\FreeStretches;

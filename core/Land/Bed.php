@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Garden;
+namespace JollyFurrow\Land;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Area;

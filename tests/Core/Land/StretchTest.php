@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Garden;
+namespace JollyFurrow\Tests\Land;
 
-use JollyFurrow\Garden\Stretch;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 use PHPUnit\Framework\Attributes\TestWith;

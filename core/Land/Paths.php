@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Garden;
+namespace JollyFurrow\Land;
 
 /** What lies between the beds, and what it asks for. Hours are by 100 m of path (common practice, no source; our own starting values). */
 enum Paths: string

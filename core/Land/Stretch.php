@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Garden;
+namespace JollyFurrow\Land;
 
 use JollyFurrow\Measure\Length;
 

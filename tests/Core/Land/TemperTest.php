@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Garden;
+namespace JollyFurrow\Tests\Land;
 
-use JollyFurrow\Garden\Bed;
-use JollyFurrow\Garden\Quarantine;
-use JollyFurrow\Garden\Temper;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Quarantine;
+use JollyFurrow\Land\Temper;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\Planner;
