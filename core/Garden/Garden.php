@@ -15,12 +15,12 @@ use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\PlaceClimate;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
-use JollyFurrow\Record\FieldNote;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\YearWindow;
 

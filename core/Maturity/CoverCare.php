@@ -8,7 +8,7 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;

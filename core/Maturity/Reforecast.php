@@ -11,13 +11,13 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
-use JollyFurrow\Plan\Dates;
 use JollyFurrow\Plan\MakeWay;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Dates;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Promise\Outlet;
-use JollyFurrow\Record\FieldNote;
-use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
 
 /**

@@ -7,7 +7,7 @@ namespace JollyFurrow\Maturity;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 
 /** One count on a metre after emergence: keep, patch or sow again, and until when sowing again still serves. */

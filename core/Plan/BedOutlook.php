@@ -6,6 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;
 
 /** A stretch of a bed and the time it is next free: from a day, until another takes it or for good. */

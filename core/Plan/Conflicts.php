@@ -11,6 +11,8 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\FrostWarning;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 
 /** Holds plantings against the beds, each other, the season and the family gap. */
 final readonly class Conflicts

@@ -7,6 +7,9 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Planting\Dates;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\RecipeBook;
 
 /**

@@ -7,6 +7,9 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\PlantingKey;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Time\Day;
 

@@ -6,6 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Period;
 
 /** The stretches of one bed on which nothing stands, and nothing is being made ready, in a run of days. */

@@ -9,10 +9,13 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Dates;
+use JollyFurrow\Planting\Happening;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Preparation\RecipeBook;
-use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

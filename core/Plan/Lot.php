@@ -7,6 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Harvest\HarvestCurve;
+use JollyFurrow\Planting\Planting;
 
 /**
  * Units one planting has to give between two days. A stock may be cut on any of them; a cut or a picking has one day.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Planting\Planting;
+
 /** One single change that fills some of what is short, really reckoned. */
 final readonly class MendWay
 {

@@ -6,6 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Time\Day;

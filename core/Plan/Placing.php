@@ -7,6 +7,9 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Beds\BedChoice;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\PlantingKey;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;
 

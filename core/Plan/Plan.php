@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Time\Day;
 

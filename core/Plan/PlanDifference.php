@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Planting\Planting;
+
 /** What a new set of plantings changes in an old one. */
 final readonly class PlanDifference
 {

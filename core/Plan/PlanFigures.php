@@ -6,6 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;
 

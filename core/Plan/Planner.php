@@ -10,6 +10,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\Beds\BedChoice;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Needs;

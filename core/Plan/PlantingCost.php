@@ -8,6 +8,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;

@@ -11,6 +11,8 @@ use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Beds\BedChoice;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;
 use JollyFurrow\Time\Day;

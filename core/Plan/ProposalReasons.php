@@ -7,6 +7,8 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;
 
 /** Says in words why a proposal keeps, adds, moves or drops a planting: by the market days each serves before and after. */

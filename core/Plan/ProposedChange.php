@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Planting;
 
 /** One planting of a proposal: as it is, as it would be, and why. */
 final readonly class ProposedChange

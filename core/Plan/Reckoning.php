@@ -6,6 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Time\Day;

@@ -7,6 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Kernel\Room;
+use JollyFurrow\Planting\Planting;
 
 /** Bed metres that are left, by place type and day, while successions are put in and taken out. */
 final class Rooms

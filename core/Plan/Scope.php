@@ -7,6 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 
 /** Beds ahead: metres wanted, in preparation, standing and free, week by week. */

@@ -8,7 +8,7 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\CareCalendar;
 

@@ -7,7 +7,7 @@ namespace JollyFurrow\Preparation;
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 
 /**

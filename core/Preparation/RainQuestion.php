@@ -6,8 +6,8 @@ namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;
 
 /** "So many days of rain from Monday": plantings whose work on dry soil would then come too late. */

@@ -11,10 +11,12 @@ use JollyFurrow\Maturity\Reforecast;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\CannotBeDone;
-use JollyFurrow\Plan\Dates;
-use JollyFurrow\Plan\Left;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Dates;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
+use JollyFurrow\Planting\Left;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;
 
 /**

@@ -12,9 +12,9 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Maturity\Ripening;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Happening;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Kit;
-use JollyFurrow\Record\Happening;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

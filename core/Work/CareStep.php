@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Work;
 
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 
 /** A piece of care for one planting, on its day, with its hours. */

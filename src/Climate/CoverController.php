@@ -21,7 +21,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

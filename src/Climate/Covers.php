@@ -18,7 +18,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\Covering;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 
 /** Puts covers on and takes them off, the plantings under them with their new dates, each as one entry of the log. */

@@ -16,7 +16,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BookChange;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 
 /** Keeps a change of a garden's own values as one entry of the log, its plantings following or not. */

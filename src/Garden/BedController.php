@@ -11,7 +11,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Preparation\RecipeBook;
-use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Planting\FieldNote;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -9,10 +9,10 @@ use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Garden\RestingBed;
-use JollyFurrow\Plan\Left;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Left;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Promise;
-use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -11,7 +11,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\NextStep;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\FieldWork;
 

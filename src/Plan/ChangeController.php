@@ -13,7 +13,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -12,7 +12,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Progress;
 use JollyFurrow\Plan\Proposal;
 use JollyFurrow\Plan\Scope;

@@ -8,7 +8,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Lot;
 use JollyFurrow\Plan\Plan;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 
 /** What each planting is expected to give, week by week, and which market days it serves. */

@@ -18,7 +18,7 @@ use JollyFurrow\Plan\ByRhythm;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\MarketOutlook;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Time\Day;

@@ -9,8 +9,8 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\CannotBeDone;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\RecipeBook;
 
 /** Reads what a person wants changed of one planting and asks the core what that would be. */

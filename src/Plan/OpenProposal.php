@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use JollyFurrow\Plan\ChangeKind;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\ProposedChange;
 
 /** A stored proposal as it is shown and taken. */

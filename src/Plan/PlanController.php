@@ -14,7 +14,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Plan\Contradictions;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\TightWeeks;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

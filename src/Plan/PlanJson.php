@@ -11,7 +11,7 @@ use JollyFurrow\Plan\Explained;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanCost;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Unplaced;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Need;

@@ -12,7 +12,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 
 /**
  * Keeps a change of some plantings as one entry of the log. The garden is read again under the write lock: what

@@ -19,7 +19,7 @@ use JollyFurrow\Plan\PlantingReasons;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Preparation\Residue;
-use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Record\FieldWork;
 use JollyFurrow\Work\CareCalendar;
 use Symfony\Component\HttpFoundation\Request;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Garden\File\GardenWriter;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 
 /** A short mark of a planting as it stands, carried by forms to see whether somebody changed it meanwhile. */
 final class PlantingMark

@@ -11,7 +11,7 @@ use JollyFurrow\Maturity\ReadyWorking;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Mass;
 use JollyFurrow\Nursery\SeedNeed;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\BedSeason;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;

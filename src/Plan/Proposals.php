@@ -12,7 +12,7 @@ use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\ChangeKind;
 use JollyFurrow\Plan\Plan;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Proposal;
 use JollyFurrow\Plan\ProposedChange;
 

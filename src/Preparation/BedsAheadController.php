@@ -21,7 +21,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\LateBed;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\BedsAhead;
 use JollyFurrow\Preparation\BedWeek;
 use JollyFurrow\Preparation\Kit;

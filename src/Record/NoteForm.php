@@ -13,11 +13,11 @@ use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\MakeWay;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
-use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Record\FieldWork;
-use JollyFurrow\Record\Happening;
+use JollyFurrow\Planting\Happening;
 
 /** Reads a note from the bed and says what comes of it. */
 final readonly class NoteForm

@@ -11,7 +11,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Record\Paste\Cells;
 use JollyFurrow\Record\Paste\Column;

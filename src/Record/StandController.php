@@ -14,7 +14,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Maturity\StandCheck;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Record\FieldWork;
-use JollyFurrow\Record\Happening;
+use JollyFurrow\Planting\Happening;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

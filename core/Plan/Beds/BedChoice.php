@@ -11,7 +11,7 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Grid;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Time\Day;

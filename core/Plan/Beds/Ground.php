@@ -9,7 +9,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\FamilyGap;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

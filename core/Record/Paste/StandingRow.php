@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Record\Paste;
 
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 
 /** One row of a pasted list: the planting it makes, or what is wrong with which of its cells. */
 final readonly class StandingRow

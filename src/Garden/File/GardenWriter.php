@@ -12,12 +12,12 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
-use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Time\Weekday;
 
 /** Writes a garden file: the reader's inverse. */

@@ -11,12 +11,12 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\Left;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Left;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\RecipeBook;
-use JollyFurrow\Record\FieldNote;
-use JollyFurrow\Record\Happening;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
 
 /** Plantings of a garden file, held against the beds: right place type, dates in order, no two on one stretch. */
 final readonly class PlantingReader

@@ -8,7 +8,7 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Land\Bed;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Period;
 
 /** Covers of a garden file: each over a bed or a planting of the same file. */

@@ -6,8 +6,8 @@ namespace App\Plan\Entity;
 
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;
 
 #[ORM\Entity]

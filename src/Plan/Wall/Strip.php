@@ -10,7 +10,7 @@ use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Ripening;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 
 /** One piece of a planting as it is drawn on its bed's row: paths in the row's own pixels. */
 final readonly class Strip

@@ -9,7 +9,7 @@ use App\Garden\File\GardenFileArgument;
 use App\Work\CareFile;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\LateBed;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\KitNeed;
 use JollyFurrow\Preparation\Leads;

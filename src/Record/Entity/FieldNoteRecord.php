@@ -6,7 +6,7 @@ namespace App\Record\Entity;
 
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Record\FieldNote;
+use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Time\Day;
 
 #[ORM\Entity]

@@ -13,7 +13,7 @@ use App\Tests\Support\SmallGarden;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

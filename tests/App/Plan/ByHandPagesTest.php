@@ -8,8 +8,8 @@ use App\Account\Role;
 use App\Garden\Snapshot;
 use App\Plan\PlantingMark;
 use App\Tests\Support\AppCase;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 
 /** One planting changed by hand or noted from the bed: looked at first, kept, asked about when somebody was faster, taken back. */
 final class ByHandPagesTest extends AppCase

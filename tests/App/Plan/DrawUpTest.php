@@ -6,7 +6,7 @@ namespace App\Tests\Plan;
 
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 
 final class DrawUpTest extends AppCase
 {

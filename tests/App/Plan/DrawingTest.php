@@ -15,9 +15,9 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripening;
-use JollyFurrow\Plan\Dates;
+use JollyFurrow\Planting\Dates;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Time\Day;
 

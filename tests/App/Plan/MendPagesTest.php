@@ -7,7 +7,7 @@ namespace App\Tests\Plan;
 use App\Garden\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 
 final class MendPagesTest extends AppCase
 {

@@ -8,7 +8,7 @@ use App\Garden\Snapshot;
 use App\Plan\PlantingMark;
 use App\Plan\Proposals;
 use App\Tests\Support\AppCase;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\ProposedChange;
 use JollyFurrow\Time\Day;
 

@@ -8,7 +8,7 @@ use App\Garden\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Check\Sheet;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
 

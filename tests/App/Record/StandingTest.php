@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Record;
 
 use App\Tests\Support\AppCase;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 

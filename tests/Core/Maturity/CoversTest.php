@@ -15,7 +15,7 @@ use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Risk;
 use JollyFurrow\Maturity\TimingCurve;
 use JollyFurrow\Plan\Covering;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
@@ -180,7 +180,7 @@ final class CoversTest extends TestCase
         $hand = new \JollyFurrow\Plan\ByHand(Book::crops(), Book::recipes());
         $way = (new \JollyFurrow\Plan\Candidates($garden, Book::recipes()))->sownOn(Book::crops()->get('onion-set'), Day::parse('2026-03-20'), PlaceType::Field, Method::Sown);
         self::assertNotNull($way);
-        $planting = new \JollyFurrow\Plan\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');
+        $planting = new \JollyFurrow\Planting\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');
 
         self::assertLessThan(0.8 * $planting->perMetre, $hand->sowOn($garden, $planting, Day::parse('2026-04-30'))->perMetre);
         self::assertSame($planting->perMetre, $hand->sowOn($garden, $hand->sowOn($garden, $planting, Day::parse('2026-04-30')), $planting->sow)->perMetre);

@@ -8,7 +8,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Tests\Support\RuleOfThumb;

@@ -16,7 +16,7 @@ use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Plan\ItemPlan;
 use JollyFurrow\Plan\Placing;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;

@@ -6,8 +6,8 @@ namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\CannotBeDone;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;

@@ -10,7 +10,7 @@ use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Rule;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
@@ -66,7 +66,7 @@ final class ConflictsTest extends TestCase
     /** 55 bunches less 6 % lost in packing would serve the 30 promised; two weeks later they come too late. */
     public function testADryRunTellsWhatIsKeptWorseAndWhatThatIsWorth(): void
     {
-        $radish = LittleGarden::radish('2026-04-20', standing: \JollyFurrow\Plan\Standing::Growing);
+        $radish = LittleGarden::radish('2026-04-20', standing: \JollyFurrow\Planting\Standing::Growing);
         $garden = LittleGarden::on('2026-05-01', [$radish], ['2026-05-23' => 30]);
         $planner = new Planner(Book::crops(), Book::recipes());
         $run = DryRun::of($planner, Book::crops(), $garden, [$radish], [LittleGarden::radish('2026-05-04', number: 2)]);

@@ -16,7 +16,7 @@ use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\FreeBed;
 use JollyFurrow\Plan\FreeBedWay;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\GreenManure;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\Recipe;

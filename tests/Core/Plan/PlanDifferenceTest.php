@@ -8,8 +8,8 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\PlanDifference;
-use JollyFurrow\Plan\Planting;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;
 

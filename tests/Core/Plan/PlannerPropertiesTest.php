@@ -9,7 +9,7 @@ use JollyFurrow\Plan\Allocation;
 use JollyFurrow\Plan\Lot;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Progress;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\RandomGarden;

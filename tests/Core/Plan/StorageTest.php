@@ -13,7 +13,7 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\Planting;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;

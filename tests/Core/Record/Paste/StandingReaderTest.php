@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Record\Paste;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Standing;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Record\Paste\StandingReader;
 use JollyFurrow\Record\Paste\StandingRow;
 use JollyFurrow\Tests\Support\Book;

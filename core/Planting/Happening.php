@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Record;
+namespace JollyFurrow\Planting;
 
 /** What can be noted of a planting, from the bed. */
 enum Happening: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Planting;
 
 /** How far a planting has come. */
 enum Standing: string

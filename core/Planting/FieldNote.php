@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Record;
+namespace JollyFurrow\Planting;
 
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
