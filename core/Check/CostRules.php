@@ -7,7 +7,7 @@ namespace JollyFurrow\Check;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /** The cost of the plan, item by item, reckoned once more: new plantings, what waits, what is short. */
 final readonly class CostRules

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Check;
 
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /**
  * Holds a plan file against its garden file: every hard rule, supply against need by market day, cost. It shares the

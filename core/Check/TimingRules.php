@@ -7,7 +7,7 @@ namespace JollyFurrow\Check;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 

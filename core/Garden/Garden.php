@@ -17,10 +17,10 @@ use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\Recipe;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\YearWindow;
 

@@ -7,7 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /**
  * What a change of the crop book would do to the plantings there are. A planting keeps the values it was planned with

@@ -14,7 +14,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -13,7 +13,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

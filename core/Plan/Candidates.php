@@ -13,7 +13,7 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 

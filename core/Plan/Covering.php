@@ -10,7 +10,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /**
  * What other covers make of the plantings under them: each is ready so much sooner or later as the model says the covers

@@ -10,9 +10,9 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 
 /** "This bed is free: what now?" Every crop that still makes it there before the next takes the bed, what fills most first. */

@@ -10,7 +10,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\Recipe;
+use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Time\Day;
 
 /** One crop that still makes it on a free stretch of bed, sown as soon as it can be. */

@@ -14,8 +14,8 @@ use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -10,7 +10,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /**
  * When what stands stays longer than was planned, the plan follows: its last days are cut off where it is ready in time

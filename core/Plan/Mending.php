@@ -14,8 +14,8 @@ use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -9,7 +9,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\Recipe;
+use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Time\Day;
 
 /** The next job a planting asks for, and the day it is due. */

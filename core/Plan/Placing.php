@@ -10,7 +10,7 @@ use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 
 /** Gives planned successions their beds, earliest bed start first, and remembers what found none. */

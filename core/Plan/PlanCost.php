@@ -6,8 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;
+use JollyFurrow\Recipe\RecipeBook;
 
 /** What a drawn-up plan costs, item by item: the new plantings, what waits for its market day, what is short. Cents. */
 final readonly class PlanCost

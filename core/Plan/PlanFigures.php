@@ -7,8 +7,8 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;
+use JollyFurrow\Recipe\RecipeBook;
 
 /** A whole plan in a few figures, from today on. Cents. */
 final readonly class PlanFigures

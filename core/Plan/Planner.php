@@ -11,10 +11,10 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Promise\Values;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 
 /**

@@ -9,7 +9,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
 use JollyFurrow\Working\Working;

@@ -13,8 +13,8 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Values;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 
 /**

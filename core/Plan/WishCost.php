@@ -9,9 +9,9 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Lengths;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Settings;
-use JollyFurrow\Preparation\RecipeBook;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Promise\Values;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Weekday;
 

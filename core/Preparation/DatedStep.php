@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\Step;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;

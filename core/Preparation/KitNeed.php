@@ -9,6 +9,8 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Recipe\Kit;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\CareCalendar;
 

@@ -8,6 +8,9 @@ use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Recipe\BedSeason;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\Step;
 use JollyFurrow\Time\Day;
 
 /**

@@ -8,6 +8,8 @@ use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Recipe\BedSeason;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 
 /** "So many days of rain from Monday": plantings whose work on dry soil would then come too late. */

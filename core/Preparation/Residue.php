@@ -7,6 +7,7 @@ namespace JollyFurrow\Preparation;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Recipe\BedSeason;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;

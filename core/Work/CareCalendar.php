@@ -14,7 +14,7 @@ use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\Kit;
+use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -6,7 +6,7 @@ namespace JollyFurrow\Work;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Preparation\Kit;
+use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Working\Source;
 

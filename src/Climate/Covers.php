@@ -19,7 +19,7 @@ use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\Covering;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /** Puts covers on and takes them off, the plantings under them with their new dates, each as one entry of the log. */
 final readonly class Covers

@@ -17,7 +17,7 @@ use JollyFurrow\Plan\BookChange;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /** Keeps a change of a garden's own values as one entry of the log, its plantings following or not. */
 final readonly class BookEdit

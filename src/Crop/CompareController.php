@@ -24,7 +24,7 @@ use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\PlantingCost;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -13,7 +13,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\SchoolsSideBySide;
 use JollyFurrow\Plan\VarietyLadder;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

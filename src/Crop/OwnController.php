@@ -14,7 +14,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BookChange;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

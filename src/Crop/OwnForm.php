@@ -9,8 +9,8 @@ use JollyFurrow\Book\BookColumns;
 use JollyFurrow\Book\BookSheet;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\String\Slugger\AsciiSlugger;
 
 /** Reads the form of a crop's values into the garden's own values, the others left as they are. */

@@ -10,7 +10,7 @@ use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Plan\BedOutlook;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Planting\FieldNote;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

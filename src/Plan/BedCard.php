@@ -12,7 +12,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\NextStep;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Record\FieldWork;
 
 /** The plantings of one bed in the order they take it, drawn to scale along the bed. */

@@ -19,7 +19,7 @@ use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\MarketOutlook;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Time\Day;
 use Symfony\Component\HttpFoundation\Request;

@@ -11,7 +11,7 @@ use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\CannotBeDone;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 
 /** Reads what a person wants changed of one planting and asks the core what that would be. */
 final readonly class HandChange

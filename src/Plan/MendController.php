@@ -14,7 +14,7 @@ use JollyFurrow\Plan\Mending;
 use JollyFurrow\Plan\MendWay;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\Shortage;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -13,7 +13,7 @@ use JollyFurrow\Plan\PlanCost;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Unplaced;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Time\Day;
 

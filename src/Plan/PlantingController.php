@@ -17,7 +17,7 @@ use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Plan\PlantingReasons;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Preparation\Residue;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Record\FieldWork;

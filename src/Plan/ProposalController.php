@@ -18,7 +18,7 @@ use JollyFurrow\Plan\PlantingCost;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Plan\Proposal;
 use JollyFurrow\Plan\ProposedChange;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Working\Working;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

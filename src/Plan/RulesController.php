@@ -21,7 +21,7 @@ use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Plan\SuccessionSchool;
 use JollyFurrow\Plan\WishCost;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

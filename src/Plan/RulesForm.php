@@ -21,8 +21,8 @@ use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Plan\SuccessionSchool;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Period;
 
 /** The form of rules and weights: filled from what holds, read with each fault at its field. Rows without a first cell are left out. */

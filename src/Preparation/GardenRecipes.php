@@ -8,8 +8,8 @@ use App\Garden\File\Faults;
 use App\Garden\File\Node;
 use App\Shared\Row;
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Contracts\Cache\CacheInterface;
 

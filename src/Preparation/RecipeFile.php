@@ -7,7 +7,7 @@ namespace App\Preparation;
 use App\Garden\File\Faults;
 use App\Garden\File\Node;
 use App\Garden\File\UnusableFile;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\Yaml\Yaml;
 
 /** The preparation recipes that ship with the application: data/recipes.yaml. */

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Preparation;
 
 use App\Shared\Entry;
-use JollyFurrow\Preparation\Kit;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeRules;
-use JollyFurrow\Preparation\Step;
-use JollyFurrow\Preparation\Tools;
+use JollyFurrow\Recipe\Kit;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeRules;
+use JollyFurrow\Recipe\Step;
+use JollyFurrow\Recipe\Tools;
 use JollyFurrow\Working\Source;
 
 /** Reads the form of a recipe; what is wrong is told at the field of its step. */

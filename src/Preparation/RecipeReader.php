@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Preparation;
 
 use App\Garden\File\Node;
-use JollyFurrow\Preparation\Kit;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeRules;
-use JollyFurrow\Preparation\Step;
+use JollyFurrow\Recipe\Kit;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeRules;
+use JollyFurrow\Recipe\Step;
 use JollyFurrow\Working\Source;
 use JollyFurrow\Working\SourceKind;
 

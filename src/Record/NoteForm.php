@@ -14,7 +14,7 @@ use JollyFurrow\Measure\Units;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\MakeWay;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Record\FieldWork;
 use JollyFurrow\Planting\Happening;

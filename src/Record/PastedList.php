@@ -12,7 +12,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Record\Paste\Cells;
 use JollyFurrow\Record\Paste\Column;
 use JollyFurrow\Record\Paste\Columns;

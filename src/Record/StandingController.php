@@ -24,7 +24,7 @@ use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\MarketOutlook;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Record\Paste\Column;
 use JollyFurrow\Record\Paste\StandingRow;
 use Symfony\Component\HttpFoundation\File\UploadedFile;

@@ -13,7 +13,7 @@ use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 
 /**

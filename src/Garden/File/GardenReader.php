@@ -19,9 +19,9 @@ use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
-use JollyFurrow\Preparation\Kit;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\Kit;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Weekday;
 
 /** Reads a garden file; docs/garden-file.schema.json describes it. */

@@ -16,7 +16,7 @@ use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Plan\SuccessionSchool;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Period;
 
 /** How a plan is drawn up, in a file and as it is stored; only what is out of the usual is written. */

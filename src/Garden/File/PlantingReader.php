@@ -14,7 +14,7 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 

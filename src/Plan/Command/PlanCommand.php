@@ -9,7 +9,7 @@ use App\Garden\File\GardenFileArgument;
 use App\Plan\PlanJson;
 use JollyFurrow\Plan\Contradictions;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;

@@ -11,7 +11,7 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 
 /** The season wall worked out for its template: every path and place in pixels, nothing left to calculate. */

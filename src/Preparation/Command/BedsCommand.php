@@ -13,7 +13,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\KitNeed;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\CareCalendar;
 use JollyFurrow\Work\CareStep;

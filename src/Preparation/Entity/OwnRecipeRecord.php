@@ -7,7 +7,7 @@ namespace App\Preparation\Entity;
 use App\Preparation\RecipeReader;
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Preparation\Recipe;
+use JollyFurrow\Recipe\Recipe;
 
 /** A preparation recipe of the garden's own. */
 #[ORM\Entity]

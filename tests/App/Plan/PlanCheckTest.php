@@ -16,7 +16,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\RandomGarden;
 use PHPUnit\Framework\Attributes\DataProvider;

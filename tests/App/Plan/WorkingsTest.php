@@ -9,7 +9,7 @@ use App\Plan\PlantingSheet;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Working\Working;
 use Symfony\Component\ExpressionLanguage\ExpressionFunction;
 use Symfony\Component\ExpressionLanguage\ExpressionLanguage;

@@ -6,8 +6,8 @@ namespace App\Tests\Preparation;
 
 use App\Garden\File\UnusableFile;
 use App\Preparation\RecipeFile;
-use JollyFurrow\Preparation\BedSeason;
-use JollyFurrow\Preparation\Tools;
+use JollyFurrow\Recipe\BedSeason;
+use JollyFurrow\Recipe\Tools;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

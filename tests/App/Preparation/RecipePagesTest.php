@@ -9,7 +9,7 @@ use App\Garden\File\GardenWriter;
 use App\Garden\File\UnusableFile;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
-use JollyFurrow\Preparation\BedSeason;
+use JollyFurrow\Recipe\BedSeason;
 
 final class RecipePagesTest extends AppCase
 {

@@ -7,9 +7,9 @@ namespace JollyFurrow\Tests\Support;
 use JollyFurrow\Book\BookReader;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeBook;
-use JollyFurrow\Preparation\Step;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Recipe\Step;
 use JollyFurrow\Working\Source;
 
 /** The crop book that ships, read without the application, and recipes of a known length. */

@@ -14,7 +14,7 @@ use JollyFurrow\Plan\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\RecipeBook;
+use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Needs;
 use JollyFurrow\Time\Day;

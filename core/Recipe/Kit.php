@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Preparation;
+namespace JollyFurrow\Recipe;
 
 /** What is laid over beds, taken up and used again. */
 enum Kit: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Preparation;
+namespace JollyFurrow\Recipe;
 
 /** Tools a step may name, alone or joined by "and"; and what is said of those that can hurt. */
 final class Tools

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Preparation;
+namespace JollyFurrow\Recipe;
 
 /** One step of a recipe; it begins so many days before the crop goes into the ground, more in spring and in the cold. */
 final readonly class Step

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Preparation;
+namespace JollyFurrow\Tests\Recipe;
 
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Crop\Method;
@@ -10,13 +10,13 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Preparation\BedSeason;
+use JollyFurrow\Recipe\BedSeason;
 use JollyFurrow\Preparation\DatedStep;
-use JollyFurrow\Preparation\Kit;
+use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Preparation\Leads;
-use JollyFurrow\Preparation\Recipe;
-use JollyFurrow\Preparation\RecipeRules;
-use JollyFurrow\Preparation\Step;
+use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Recipe\RecipeRules;
+use JollyFurrow\Recipe\Step;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
