@@ -7,7 +7,6 @@ namespace JollyFurrow\Garden;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Bed;
-use JollyFurrow\Plan\SuccessionSchool;
 use JollyFurrow\Time\Period;
 
 /** How a plan is to be drawn up: wishes, reserve, rules by block and bed, and what each soft rule weighs. */

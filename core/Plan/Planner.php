@@ -8,6 +8,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;

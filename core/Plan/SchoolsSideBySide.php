@@ -6,6 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\GrowingSeason;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Promise;

@@ -10,6 +10,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Promise\Need;
 use JollyFurrow\Time\Day;
 

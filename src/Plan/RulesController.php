@@ -19,7 +19,7 @@ use JollyFurrow\Garden\Lengths;
 use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\Weights;
-use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Plan\WishCost;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;

@@ -20,7 +20,7 @@ use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\Weights;
-use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Period;

@@ -15,7 +15,7 @@ use JollyFurrow\Garden\Lengths;
 use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
-use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Garden\SuccessionSchool;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class RulesPageTest extends AppCase

@@ -16,7 +16,7 @@ use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\SchoolsSideBySide;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Plan\VarietyLadder;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;

@@ -22,7 +22,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Land\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
-use JollyFurrow\Plan\SuccessionSchool;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;

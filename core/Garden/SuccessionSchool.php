@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Garden;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Time\Day;
 
 /** How a harvest is spread over the season: one variety sown again and again, several maturities sown on one day, or both. */
