@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Need;
 
 /**
  * Which planting serves which market day: needs in the order of days, the produce that is lost soonest first (so

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Need;
 
 /**
  * Of the candidates with the same first market day keep the latest, and an earlier one only if it serves

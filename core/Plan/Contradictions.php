@@ -8,7 +8,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
-use JollyFurrow\Promise\Needs;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Time\Period;
 
 /** Rules of a garden that cannot all be kept, in words, with what would mend it. The plan is drawn up all the same. */

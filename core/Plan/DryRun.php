@@ -6,8 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Promise\Values;
 
 /** What a change of some plantings would do, reckoned before anything is kept: conflicts, and promises kept better or worse. */
 final readonly class DryRun

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Need\Item;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Plan\Kernel\CoverProblem;
 use JollyFurrow\Plan\Kernel\CoverSuccessions;
 use JollyFurrow\Plan\Kernel\OnceProblem;
 use JollyFurrow\Plan\Kernel\OnceSuccessions;
-use JollyFurrow\Promise\Need;
 
 /**
  * Sizes and dates the successions of one item against its needs at given rents: hands the numbers to the kernel and

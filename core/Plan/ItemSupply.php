@@ -6,9 +6,9 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Promise\Need;
-use JollyFurrow\Promise\Needs;
 
 /** What the plantings of a garden serve of one item, and would serve if some went and others came. */
 final class ItemSupply

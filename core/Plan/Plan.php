@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Need\Need;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Promise\Need;
 use JollyFurrow\Time\Day;
 
 /** A drawn-up plan: what to sow where, what is short and why, and what was asked for. */

@@ -6,7 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Promise\Values;
+use JollyFurrow\Need\Item;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Recipe\RecipeBook;
 
 /** What a drawn-up plan costs, item by item: the new plantings, what waits for its market day, what is short. Cents. */

@@ -6,8 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Promise\Values;
 use JollyFurrow\Recipe\RecipeBook;
 
 /** A whole plan in a few figures, from today on. Cents. */

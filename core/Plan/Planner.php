@@ -10,11 +10,12 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Need\Item;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Promise\Need;
-use JollyFurrow\Promise\Needs;
-use JollyFurrow\Promise\Values;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 

@@ -10,10 +10,11 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Need\Item;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Promise\Values;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 

@@ -6,9 +6,9 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Promise\Need;
-use JollyFurrow\Promise\Needs;
 use JollyFurrow\Time\Day;
 
 /** Holds plantings against needs: what is served, what is still to serve, who goes short. */

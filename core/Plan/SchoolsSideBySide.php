@@ -7,8 +7,8 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Garden\SuccessionSchool;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Promise;
 
 /**

@@ -7,8 +7,8 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Promise\Need;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 

@@ -7,7 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Promise\Values;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Time\Day;
 
 /** Weeks in which nearly all beds of one kind are taken, and which promises were given up for it, and why these. */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Item;
+use JollyFurrow\Need\Need;
 
 /** What is still to serve of one item, and all ways to grow it. */
 final readonly class Wanted

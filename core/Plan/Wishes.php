@@ -11,7 +11,7 @@ use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\SuccessionSchool;
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Time\Day;
 
 /** The grower's wishes for a plan: which of the ways to grow a crop are left by them, and how much above need is grown. */

@@ -20,7 +20,7 @@ use JollyFurrow\Plan\MarketOutlook;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Promise\Needs;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Time\Day;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

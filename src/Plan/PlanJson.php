@@ -14,7 +14,7 @@ use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Unplaced;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Time\Day;
 
 /** A plan as open data. */

@@ -9,7 +9,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Explained;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Shortage;
-use JollyFurrow\Promise\Values;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Time\Day;
 
 /** What will be short, the dearest first, with the reason and the way out in words. */

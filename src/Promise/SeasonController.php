@@ -8,7 +8,7 @@ use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Shared\Page;
 use JollyFurrow\Garden\GrowingSeason;
-use JollyFurrow\Promise\SeasonTotals;
+use JollyFurrow\Need\SeasonTotals;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

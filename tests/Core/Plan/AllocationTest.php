@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Plan\Allocation;
 use JollyFurrow\Plan\Lot;
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Need;
 use PHPUnit\Framework\TestCase;
 
 final class AllocationTest extends TestCase

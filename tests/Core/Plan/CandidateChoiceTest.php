@@ -9,7 +9,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\CandidateChoice;
 use JollyFurrow\Plan\RentSums;
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Need;
 use PHPUnit\Framework\TestCase;
 
 /** Market days 100 and 107; rent of 7 cents a metre and week, so one cent a day. */

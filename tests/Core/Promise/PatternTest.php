@@ -7,7 +7,7 @@ namespace JollyFurrow\Tests\Promise;
 use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Promise\PromisePattern;
-use JollyFurrow\Promise\SeasonTotals;
+use JollyFurrow\Need\SeasonTotals;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;

@@ -14,7 +14,7 @@ use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Grid;
-use JollyFurrow\Plan\Item;
+use JollyFurrow\Need\Item;
 use JollyFurrow\Plan\ItemPlanner;
 use JollyFurrow\Plan\JointPlan;
 use JollyFurrow\Plan\JointPlanner;
@@ -22,7 +22,7 @@ use JollyFurrow\Plan\NoProgress;
 use JollyFurrow\Plan\Progress;
 use JollyFurrow\Plan\Rooms;
 use JollyFurrow\Plan\Wanted;
-use JollyFurrow\Promise\Need;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 

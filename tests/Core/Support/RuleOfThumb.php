@@ -15,8 +15,8 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Promise\Need;
-use JollyFurrow\Promise\Needs;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Promise;
+namespace JollyFurrow\Need;
 
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Promise\Part;
 
 /**
  * What a unit of each item fetches, on the average of what is promised. A mix's price is split over its parts by

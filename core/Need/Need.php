@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Promise;
+namespace JollyFurrow\Need;
 
 /** Whole units of one item wanted on one market day, by outlets that take it equally old. */
 final readonly class Need

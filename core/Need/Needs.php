@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Promise;
+namespace JollyFurrow\Need;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Promise\Outlet;
 
 /**
  * Promises turned into dated needs of items: products are taken apart by their fixed shares, products

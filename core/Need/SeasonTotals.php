@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Promise;
+namespace JollyFurrow\Need;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Time\Period;

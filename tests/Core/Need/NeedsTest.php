@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Promise;
+namespace JollyFurrow\Tests\Need;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Money;
-use JollyFurrow\Promise\Need;
-use JollyFurrow\Promise\Needs;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
-use JollyFurrow\Promise\Values;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
