@@ -8,11 +8,11 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Maturity\FrostWarning;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Season\FrostWarning;
 
 /** Holds plantings against the beds, each other, the season and the family gap. */
 final readonly class Conflicts

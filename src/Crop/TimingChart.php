@@ -8,8 +8,8 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Maturity\Risk;
-use JollyFurrow\Maturity\TimingCurve;
+use JollyFurrow\Season\Risk;
+use JollyFurrow\Season\TimingCurve;
 use JollyFurrow\Time\Day;
 
 /** Sowing day across, ready day up: a line for each place type, the catalogue's line, the hold as a band, unsafe days shaded. */

@@ -12,7 +12,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Maturity\FrostWarning;
+use JollyFurrow\Season\FrostWarning;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\InvalidDay;

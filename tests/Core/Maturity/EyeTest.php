@@ -10,7 +10,7 @@ use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Maturity\FrostWarning;
+use JollyFurrow\Season\FrostWarning;
 use JollyFurrow\Maturity\ReadyWorking;
 use JollyFurrow\Maturity\Reforecast;
 use JollyFurrow\Maturity\Sign;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Season;
 
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\DayLength;
@@ -10,6 +10,8 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\LocalTiming;
+use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Time\Day;
 
 /**

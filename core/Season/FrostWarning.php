@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Season;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Time\Day;
 
 /** Tender crops against the odds of frost: planted before the last, or not ready before the first. */

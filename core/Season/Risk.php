@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Season;
 
 /** What can stand against a sowing. */
 enum Risk: string
