@@ -6,9 +6,9 @@ namespace JollyFurrow\Garden;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Plan\Candidate;
-use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
 
 /** How a harvest is spread over the season: one variety sown again and again, several maturities sown on one day, or both. */
 enum SuccessionSchool: string

@@ -8,6 +8,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Ways\Candidates;
 
 /**
  * What a change of the crop book would do to the plantings there are. A planting keeps the values it was planned with

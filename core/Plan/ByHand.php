@@ -17,6 +17,7 @@ use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Ways\Candidates;
 
 /**
  * Changes a grower makes to single plantings by hand. Each answers with the planting as it would be; nothing is kept

@@ -16,6 +16,8 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
 
 /**
  * Plans forward: one crop sown again every so many days, each time the same length, on the first of some beds that is

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Need\Need;
+use JollyFurrow\Ways\Candidate;
 
 /**
  * Of the candidates with the same first market day keep the latest, and an earlier one only if it serves

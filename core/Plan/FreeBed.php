@@ -14,6 +14,8 @@ use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
 
 /** "This bed is free: what now?" Every crop that still makes it there before the next takes the bed, what fills most first. */
 final readonly class FreeBed

@@ -12,6 +12,7 @@ use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidate;
 
 /** One crop that still makes it on a free stretch of bed, sown as soon as it can be. */
 final readonly class FreeBedWay

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Ways\Candidate;
+
 /** The successions chosen for one item, before they have a bed. */
 final readonly class ItemPlan
 {

@@ -10,6 +10,7 @@ use JollyFurrow\Plan\Kernel\CoverProblem;
 use JollyFurrow\Plan\Kernel\CoverSuccessions;
 use JollyFurrow\Plan\Kernel\OnceProblem;
 use JollyFurrow\Plan\Kernel\OnceSuccessions;
+use JollyFurrow\Ways\Candidate;
 
 /**
  * Sizes and dates the successions of one item against its needs at given rents: hands the numbers to the kernel and

@@ -18,6 +18,9 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Ways\PlantingCost;
 
 /**
  * Single changes that fill what is short of one item, each tried on the plan as it stands: another sowing (day, method,

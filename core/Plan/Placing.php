@@ -12,6 +12,7 @@ use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidate;
 
 /** Gives planned successions their beds, earliest bed start first, and remembers what found none. */
 final class Placing

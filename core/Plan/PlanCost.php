@@ -9,6 +9,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Ways\PlantingCost;
 
 /** What a drawn-up plan costs, item by item: the new plantings, what waits for its market day, what is short. Cents. */
 final readonly class PlanCost

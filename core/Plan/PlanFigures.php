@@ -9,6 +9,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Ways\PlantingCost;
 
 /** A whole plan in a few figures, from today on. Cents. */
 final readonly class PlanFigures

@@ -18,6 +18,8 @@ use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Ways\Wishes;
 
 /**
  * Draws up the plan: from promises to needs, from needs less what already stands to successions, from successions to

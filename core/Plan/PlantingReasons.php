@@ -17,6 +17,9 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Ways\PlantingCost;
 
 /**
  * Why a planting is sown on this day, of this variety, this way, so long, on this bed: for each question the runner-up,

@@ -11,6 +11,8 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
 
 /** Finds out why a need is not met: what could still be sown for it, and whether a bed is free for that. */
 final class ShortageReasons

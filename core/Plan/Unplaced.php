@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Ways\Candidate;
+
 /** Metres of a planned succession that found no bed. */
 final readonly class Unplaced
 {

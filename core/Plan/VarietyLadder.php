@@ -11,6 +11,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidates;
 
 /** Several varieties of one crop put into the ground on one day: their harvests, the gaps between them, and what would fill those. */
 final readonly class VarietyLadder

@@ -6,6 +6,7 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Need;
+use JollyFurrow\Ways\Candidate;
 
 /** What is still to serve of one item, and all ways to grow it. */
 final readonly class Wanted

@@ -15,6 +15,8 @@ use JollyFurrow\Need\Values;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Weekday;
+use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Ways\Wishes;
 
 /**
  * What a wish costs: the successions of every crop planned with it and without it, each crop alone and for all promises

@@ -14,7 +14,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\PlanFigures;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\PlantingCost;
+use JollyFurrow\Ways\PlantingCost;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Plan\Proposal;
 use JollyFurrow\Plan\ProposedChange;

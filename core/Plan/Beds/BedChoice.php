@@ -9,12 +9,12 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidate;
 
 /**
  * Chooses the beds of a planting: never two crops on one stretch, never the wrong place type, never against a hard rule;

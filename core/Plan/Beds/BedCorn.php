@@ -7,7 +7,7 @@ namespace JollyFurrow\Plan\Beds;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Land\Bed;
-use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Ways\Candidate;
 
 /** Corn is wind-pollinated: it wants a block of neighbouring beds in flower together (common practice, no source). */
 final class BedCorn

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan\Joint;
 
-use JollyFurrow\Plan\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Plan\ItemPlan;
 use JollyFurrow\Plan\ItemPlanner;
@@ -13,6 +12,7 @@ use JollyFurrow\Plan\Progress;
 use JollyFurrow\Plan\RentSums;
 use JollyFurrow\Plan\Rooms;
 use JollyFurrow\Plan\Wanted;
+use JollyFurrow\Ways\Candidate;
 
 /**
  * Rents that make the beds dear in the weeks they are short: each round climbs on the plans known so far, plans every item

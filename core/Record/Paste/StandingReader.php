@@ -13,7 +13,6 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\Candidates;
 use JollyFurrow\Plan\FreeStretches;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
@@ -21,6 +20,7 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Ways\Candidates;
 
 /**
  * Makes plantings of what stands in the ground out of rows of cells: bed, crop, date, length. No promise is needed.

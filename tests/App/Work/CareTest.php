@@ -21,7 +21,7 @@ use JollyFurrow\Garden\Place;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Plan\Candidates;
+use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\Kit;

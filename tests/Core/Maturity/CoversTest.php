@@ -104,7 +104,7 @@ final class CoversTest extends TestCase
     public function testACoverOverTheFirstFrostKeepsATenderCropAWhile(): void
     {
         $basil = Book::crops()->get('basil');
-        $candidates = new \JollyFurrow\Plan\Candidates(LittleGarden::on('2026-05-01'), Book::recipes());
+        $candidates = new \JollyFurrow\Ways\Candidates(LittleGarden::on('2026-05-01'), Book::recipes());
         $last = static fn (?CoverCalendar $covers): string => Day::of($candidates->inTheGround($basil, Day::parse('2026-07-20'), Day::parse('2026-07-20'), PlaceType::Field, Method::Sown, $covers)->lastField)->iso();
 
         self::assertLessThanOrEqual('2026-10-05', $last(null));
@@ -178,7 +178,7 @@ final class CoversTest extends TestCase
     {
         $garden = LittleGarden::timed('2026-02-01');
         $hand = new \JollyFurrow\Plan\ByHand(Book::crops(), Book::recipes());
-        $way = (new \JollyFurrow\Plan\Candidates($garden, Book::recipes()))->sownOn(Book::crops()->get('onion-set'), Day::parse('2026-03-20'), PlaceType::Field, Method::Sown);
+        $way = (new \JollyFurrow\Ways\Candidates($garden, Book::recipes()))->sownOn(Book::crops()->get('onion-set'), Day::parse('2026-03-20'), PlaceType::Field, Method::Sown);
         self::assertNotNull($way);
         $planting = new \JollyFurrow\Planting\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');
 

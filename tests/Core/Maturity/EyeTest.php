@@ -16,7 +16,7 @@ use JollyFurrow\Maturity\Reforecast;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Maturity\StandCheck;
 use JollyFurrow\Plan\ByHand;
-use JollyFurrow\Plan\Candidates;
+use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Plan\CannotBeDone;
 use JollyFurrow\Plan\Conflict;
 use JollyFurrow\Plan\Conflicts;

@@ -21,7 +21,7 @@ use JollyFurrow\Garden\Weights;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Plan\Beds\BedOffer;
-use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;

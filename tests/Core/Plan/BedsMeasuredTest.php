@@ -12,7 +12,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Plan\ItemPlan;
 use JollyFurrow\Plan\Placing;

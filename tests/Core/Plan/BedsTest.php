@@ -15,7 +15,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Plan\Beds\BedOffer;
-use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;

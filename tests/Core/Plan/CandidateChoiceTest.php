@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Plan\CandidateChoice;
 use JollyFurrow\Plan\RentSums;
 use JollyFurrow\Need\Need;

@@ -9,7 +9,7 @@ use JollyFurrow\Plan\ChangeKind;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\PlantingCost;
+use JollyFurrow\Ways\PlantingCost;
 use JollyFurrow\Plan\Proposal;
 use JollyFurrow\Plan\ProposedChange;
 use JollyFurrow\Plan\Scope;

@@ -78,8 +78,8 @@ final class BedsAheadTest extends TestCase
     {
         foreach ([3, 8] as $seed) {
             $garden = RandomGarden::of($seed);
-            $short = new \JollyFurrow\Plan\Candidates($garden, self::recipes(5));
-            $long = new \JollyFurrow\Plan\Candidates($garden, self::recipes(12));
+            $short = new \JollyFurrow\Ways\Candidates($garden, self::recipes(5));
+            $long = new \JollyFurrow\Ways\Candidates($garden, self::recipes(12));
             foreach (['radish', 'carrot', 'corn', 'kale'] as $key) {
                 $crop = Book::crops()->get($key);
                 for ($sow = $garden->today->plus(40); $sow->since($garden->today) < 120; $sow = $sow->plus(9)) {

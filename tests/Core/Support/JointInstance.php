@@ -12,7 +12,7 @@ use JollyFurrow\Garden\Place;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\Candidate;
+use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Need\Item;
 use JollyFurrow\Plan\ItemPlanner;

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Ways;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Plan\Candidate;
-use JollyFurrow\Plan\Candidates;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;
