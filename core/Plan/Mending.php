@@ -16,6 +16,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Supply\ItemSupply;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 use JollyFurrow\Ways\Candidate;

@@ -9,6 +9,8 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Need\Needs;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Supply\Allocation;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Time\Day;
 
 /** Holds plantings against needs: what is served, what is still to serve, who goes short. */

@@ -6,7 +6,7 @@ namespace App\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Lot;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;

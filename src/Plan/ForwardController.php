@@ -16,7 +16,7 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\ByRhythm;
 use JollyFurrow\Plan\DryRun;
-use JollyFurrow\Plan\MarketOutlook;
+use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;

@@ -21,7 +21,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Reforecast;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Plan\BedOutlook;
-use JollyFurrow\Plan\MarketOutlook;
+use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;

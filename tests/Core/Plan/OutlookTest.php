@@ -8,7 +8,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BedOutlook;
 use JollyFurrow\Plan\ByRhythm;
-use JollyFurrow\Plan\MarketOutlook;
+use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Plan\NextStep;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;

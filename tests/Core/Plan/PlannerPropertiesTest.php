@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Allocation;
-use JollyFurrow\Plan\Lot;
+use JollyFurrow\Supply\Allocation;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;

@@ -7,7 +7,7 @@ namespace JollyFurrow\Tests\Record;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Plan\CannotBeDone;
-use JollyFurrow\Plan\Lot;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Planting\FieldNote;

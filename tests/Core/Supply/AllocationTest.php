@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Supply;
 
-use JollyFurrow\Plan\Allocation;
-use JollyFurrow\Plan\Lot;
+use JollyFurrow\Supply\Allocation;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Need\Need;
 use PHPUnit\Framework\TestCase;
 

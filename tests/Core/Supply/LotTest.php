@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Supply;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Plan\Lot;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
