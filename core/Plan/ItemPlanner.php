@@ -6,10 +6,10 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Need;
-use JollyFurrow\Plan\Kernel\CoverProblem;
-use JollyFurrow\Plan\Kernel\CoverSuccessions;
-use JollyFurrow\Plan\Kernel\OnceProblem;
-use JollyFurrow\Plan\Kernel\OnceSuccessions;
+use JollyFurrow\Succession\Kernel\CoverProblem;
+use JollyFurrow\Succession\Kernel\CoverSuccessions;
+use JollyFurrow\Succession\Kernel\OnceProblem;
+use JollyFurrow\Succession\Kernel\OnceSuccessions;
 use JollyFurrow\Ways\Candidate;
 
 /**

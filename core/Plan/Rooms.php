@@ -6,8 +6,8 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Kernel\Room;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Succession\Kernel\Room;
 use JollyFurrow\Ways\Candidate;
 
 /** Bed metres that are left, by place type and day, while successions are put in and taken out. */

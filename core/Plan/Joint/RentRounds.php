@@ -7,11 +7,11 @@ namespace JollyFurrow\Plan\Joint;
 use JollyFurrow\Plan\Grid;
 use JollyFurrow\Plan\ItemPlan;
 use JollyFurrow\Plan\ItemPlanner;
-use JollyFurrow\Plan\Kernel\KnownPlans;
 use JollyFurrow\Plan\Progress;
 use JollyFurrow\Plan\RentSums;
 use JollyFurrow\Plan\Rooms;
 use JollyFurrow\Plan\Wanted;
+use JollyFurrow\Succession\Kernel\KnownPlans;
 use JollyFurrow\Ways\Candidate;
 
 /**

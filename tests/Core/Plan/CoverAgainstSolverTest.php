@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Plan\ItemPlanner;
-use JollyFurrow\Plan\Kernel\CoverProblem;
-use JollyFurrow\Plan\Kernel\CoverSuccessions;
-use JollyFurrow\Plan\Kernel\Room;
+use JollyFurrow\Succession\Kernel\CoverProblem;
+use JollyFurrow\Succession\Kernel\CoverSuccessions;
+use JollyFurrow\Succession\Kernel\Room;
 use JollyFurrow\Tests\Support\CoverInstance;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Plan\Kernel\CoverProblem;
-use JollyFurrow\Plan\Kernel\CoverSuccessions;
+use JollyFurrow\Succession\Kernel\CoverProblem;
+use JollyFurrow\Succession\Kernel\CoverSuccessions;
 use PHPUnit\Framework\TestCase;
 
 final class CoverSuccessionsTest extends TestCase

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Plan\Kernel\OnceProblem;
-use JollyFurrow\Plan\Kernel\OnceSuccessions;
+use JollyFurrow\Succession\Kernel\OnceProblem;
+use JollyFurrow\Succession\Kernel\OnceSuccessions;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Check\Sheet;
-use JollyFurrow\Plan\Kernel\CoverProblem;
+use JollyFurrow\Succession\Kernel\CoverProblem;
 
 /** One proved instance of tests/fixtures/cover. */
 final readonly class CoverInstance

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Kernel;
+namespace JollyFurrow\Succession\Kernel;
 
 /**
  * One item that comes in cuts or is picked over weeks, in plain numbers. Candidates run in the order of their

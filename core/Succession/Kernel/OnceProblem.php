@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Kernel;
+namespace JollyFurrow\Succession\Kernel;
 
 /**
  * One item harvested from a stock: its needs and the candidates to serve them, in plain numbers.

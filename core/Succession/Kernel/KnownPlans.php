@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Kernel;
+namespace JollyFurrow\Succession\Kernel;
 
 /**
  * The plans of each item that are known so far, as a cost and the metres they take by week: rents at which the cheapest

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Kernel;
+namespace JollyFurrow\Succession\Kernel;
 
 /**
  * Successions of an item that comes in cuts or is picked: a local search from a start that fills gap by gap and from

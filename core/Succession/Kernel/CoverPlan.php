@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Kernel;
+namespace JollyFurrow\Succession\Kernel;
 
 /**
  * A plan of successions that come in cuts or are picked: the steps of each candidate, and what it yields, costs and takes.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Kernel;
+namespace JollyFurrow\Succession\Kernel;
 
 /** Bed metres that are left by place and day, and which of them each candidate would take. */
 final readonly class Room
