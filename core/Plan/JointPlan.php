@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Succession\ItemPlan;
+
 /** The successions of all items together, and what the beds are worth in each week because of it. */
 final readonly class JointPlan
 {

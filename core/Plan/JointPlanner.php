@@ -6,6 +6,12 @@ namespace JollyFurrow\Plan;
 
 use JollyFurrow\Plan\Joint\Fitting;
 use JollyFurrow\Plan\Joint\RentRounds;
+use JollyFurrow\Succession\Grid;
+use JollyFurrow\Succession\ItemPlan;
+use JollyFurrow\Succession\ItemPlanner;
+use JollyFurrow\Succession\RentSums;
+use JollyFurrow\Succession\Rooms;
+use JollyFurrow\Succession\Wanted;
 
 /**
  * All items together where beds are short. Each item is planned alone at the same rents; rents of over-full weeks rise

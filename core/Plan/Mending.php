@@ -16,6 +16,8 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Succession\CandidateChoice;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Supply\ItemSupply;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;

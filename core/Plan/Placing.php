@@ -11,6 +11,8 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Succession\Grid;
+use JollyFurrow\Succession\ItemPlan;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidate;
 

@@ -16,6 +16,7 @@ use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Supply\ItemSupply;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidate;

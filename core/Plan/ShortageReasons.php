@@ -9,6 +9,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Beds\BedChoice;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 use JollyFurrow\Ways\Candidate;

@@ -9,10 +9,10 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Plan\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidate;
 

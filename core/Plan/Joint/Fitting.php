@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan\Joint;
 
-use JollyFurrow\Plan\Grid;
-use JollyFurrow\Plan\ItemPlan;
-use JollyFurrow\Plan\ItemPlanner;
-use JollyFurrow\Plan\RentSums;
-use JollyFurrow\Plan\Rooms;
-use JollyFurrow\Plan\Wanted;
+use JollyFurrow\Succession\Grid;
+use JollyFurrow\Succession\ItemPlan;
+use JollyFurrow\Succession\ItemPlanner;
+use JollyFurrow\Succession\RentSums;
+use JollyFurrow\Succession\Rooms;
+use JollyFurrow\Succession\Wanted;
 
 /** Plans that fit: what is still over-full is eased by dearer rents, the rest cut, every item planned anew at true cost inside what is left; two items may trade places. */
 final class Fitting

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan\Joint;
 
-use JollyFurrow\Plan\Grid;
-use JollyFurrow\Plan\ItemPlan;
-use JollyFurrow\Plan\ItemPlanner;
 use JollyFurrow\Plan\Progress;
-use JollyFurrow\Plan\RentSums;
-use JollyFurrow\Plan\Rooms;
-use JollyFurrow\Plan\Wanted;
+use JollyFurrow\Succession\Grid;
+use JollyFurrow\Succession\ItemPlan;
+use JollyFurrow\Succession\ItemPlanner;
 use JollyFurrow\Succession\Kernel\KnownPlans;
+use JollyFurrow\Succession\RentSums;
+use JollyFurrow\Succession\Rooms;
+use JollyFurrow\Succession\Wanted;
 use JollyFurrow\Ways\Candidate;
 
 /**

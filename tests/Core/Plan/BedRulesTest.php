@@ -22,7 +22,7 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Plan\Beds\BedOffer;
 use JollyFurrow\Ways\Candidate;
-use JollyFurrow\Plan\Grid;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;

@@ -16,7 +16,7 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Plan\Beds\BedOffer;
 use JollyFurrow\Ways\Candidate;
-use JollyFurrow\Plan\Grid;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Plan\ItemPlanner;
+use JollyFurrow\Succession\ItemPlanner;
 use JollyFurrow\Succession\Kernel\CoverProblem;
 use JollyFurrow\Succession\Kernel\CoverSuccessions;
 use JollyFurrow\Succession\Kernel\Room;

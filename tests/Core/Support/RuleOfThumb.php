@@ -10,7 +10,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Plan\FreeStretches;
-use JollyFurrow\Plan\Grid;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;

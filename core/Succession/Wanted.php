@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Succession;
 
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Need;

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Succession;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Ways\Candidate;
-use JollyFurrow\Plan\CandidateChoice;
-use JollyFurrow\Plan\RentSums;
+use JollyFurrow\Succession\CandidateChoice;
+use JollyFurrow\Succession\RentSums;
 use JollyFurrow\Need\Need;
 use PHPUnit\Framework\TestCase;
 

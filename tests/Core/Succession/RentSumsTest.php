@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Succession;
 
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Plan\RentSums;
+use JollyFurrow\Succession\RentSums;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
