@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
+use JollyFurrow\Beds\Conflict;
+use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Conflict;
-use JollyFurrow\Plan\Conflicts;
 use JollyFurrow\Plan\MakeWay;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\FieldNote;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Beds\FreeStretches;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Beds\FamilyGap;
+use JollyFurrow\Beds\FreeStretches;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Beds\Conflict;
+use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Values;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Beds\BedChoice;
+use JollyFurrow\Beds\FreeStretches;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
@@ -11,7 +13,6 @@ use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Values;
-use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Beds\Unplaced;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;

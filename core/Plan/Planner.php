@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Beds\BedChoice;
+use JollyFurrow\Beds\Placing;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
@@ -14,7 +16,6 @@ use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Need\Needs;
 use JollyFurrow\Need\Values;
-use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Succession\CandidateChoice;

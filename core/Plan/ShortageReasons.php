@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
+use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;

@@ -14,8 +14,8 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\BookChange;
-use JollyFurrow\Plan\Conflict;
-use JollyFurrow\Plan\Conflicts;
+use JollyFurrow\Beds\Conflict;
+use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 

@@ -9,7 +9,7 @@ use App\Plan\BedCard;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\PastCrop;
-use JollyFurrow\Plan\BedOutlook;
+use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Planting\FieldNote;
 use Symfony\Component\HttpFoundation\Request;

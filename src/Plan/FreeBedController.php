@@ -11,7 +11,7 @@ use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\BedOutlook;
+use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Plan\FreeBed;
 use JollyFurrow\Plan\FreeBedWay;
 use JollyFurrow\Plan\Planner;

@@ -12,7 +12,7 @@ use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanCost;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\Unplaced;
+use JollyFurrow\Beds\Unplaced;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Time\Day;

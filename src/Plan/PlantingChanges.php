@@ -10,8 +10,8 @@ use App\Record\Meanwhile;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Conflict;
-use JollyFurrow\Plan\Conflicts;
+use JollyFurrow\Beds\Conflict;
+use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Planting\Planting;
 
 /**

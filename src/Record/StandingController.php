@@ -20,7 +20,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Reforecast;
 use JollyFurrow\Measure\Units;
-use JollyFurrow\Plan\BedOutlook;
+use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Record\Paste;
 
+use JollyFurrow\Beds\FreeStretches;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
@@ -13,7 +14,6 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\FreeStretches;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;

@@ -7,7 +7,7 @@ namespace App\Plan\Wall;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\FreeMetres;
+use JollyFurrow\Beds\FreeMetres;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Time\Day;

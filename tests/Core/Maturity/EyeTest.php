@@ -18,8 +18,8 @@ use JollyFurrow\Maturity\StandCheck;
 use JollyFurrow\Plan\ByHand;
 use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Plan\CannotBeDone;
-use JollyFurrow\Plan\Conflict;
-use JollyFurrow\Plan\Conflicts;
+use JollyFurrow\Beds\Conflict;
+use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Planting\FieldNote;
@@ -110,7 +110,7 @@ final class EyeTest extends TestCase
         $sow = Day::parse('2026-05-15');
         $squash = new Planting('squash-summer@2026-05-15#1', 'squash-summer', Method::Sown, PlaceType::Field, 'compost-mulch', $sow, $sow, $sow->plus(-5), $sow->plus(60), $sow->plus(100), 10.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
         $early = $squash->but(dates: $squash->dates()->later(-10));
-        $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-04-01', [$p]), [$p->key]), static fn (Conflict $c): bool => \JollyFurrow\Plan\Rule::FrostFirst === $c->rule));
+        $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-04-01', [$p]), [$p->key]), static fn (Conflict $c): bool => \JollyFurrow\Beds\Rule::FrostFirst === $c->rule));
         $corn = static fn (string $day): Planting => new Planting('corn@'.$day.'#1', 'corn', Method::Sown, PlaceType::Field, 'compost-mulch', Day::parse($day), Day::parse($day), Day::parse($day), Day::parse('2026-10-20'), Day::parse('2026-10-25'), 9.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
 
         self::assertSame([], $frost($squash));

@@ -15,7 +15,7 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;
-use JollyFurrow\Plan\Placing;
+use JollyFurrow\Beds\Placing;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Conflict;
-use JollyFurrow\Plan\Conflicts;
+use JollyFurrow\Beds\Conflict;
+use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Plan\MakeWay;
 use JollyFurrow\Planting\Planting;

@@ -6,7 +6,7 @@ namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\BedOutlook;
+use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Plan\ByRhythm;
 use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Plan\NextStep;

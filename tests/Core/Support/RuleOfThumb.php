@@ -9,7 +9,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Ways\Candidates;
-use JollyFurrow\Plan\FreeStretches;
+use JollyFurrow\Beds\FreeStretches;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;

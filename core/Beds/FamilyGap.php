@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Beds;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;

@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Beds;
+namespace JollyFurrow\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
-use JollyFurrow\Plan\FamilyGap;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;

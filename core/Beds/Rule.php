@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Beds;
 
 /** What a planting can be at odds with. Hard rules are kept; soft ones may bend and are told. */
 enum Rule: string

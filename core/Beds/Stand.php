@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Beds;
+namespace JollyFurrow\Beds;
 
 /** What stands, stood or is to stand on one stretch of a bed. Millimetres and day numbers, both ends included for days. */
 final readonly class Stand

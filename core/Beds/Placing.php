@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Beds;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Beds\BedChoice;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;

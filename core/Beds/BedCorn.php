@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Beds;
+namespace JollyFurrow\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Beds;
 
 /** One planting at odds with one rule, in words with a way out. */
 final readonly class Conflict
