@@ -7,6 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Garden\SuccessionSchool;
+use JollyFurrow\Joint\NoProgress;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Promise;

@@ -13,7 +13,7 @@ use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\Progress;
+use JollyFurrow\Joint\Progress;
 use JollyFurrow\Plan\Proposal;
 use JollyFurrow\Plan\Scope;
 

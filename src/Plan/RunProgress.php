@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Plan\Progress;
+use JollyFurrow\Joint\Progress;
 
 /** Keeps the progress of a run in its row, and reads there whether to stop. */
 final readonly class RunProgress implements Progress

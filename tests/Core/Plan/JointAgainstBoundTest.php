@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Plan\JointPlan;
-use JollyFurrow\Plan\Progress;
+use JollyFurrow\Joint\JointPlan;
+use JollyFurrow\Joint\Progress;
 use JollyFurrow\Tests\Support\JointInstance;
 use PHPUnit\Framework\TestCase;
 

@@ -10,7 +10,7 @@ use JollyFurrow\Supply\Lot;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\Progress;
+use JollyFurrow\Joint\Progress;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Joint;
 
 /** Told how far the planner is; it may ask for an early end. */
 interface Progress

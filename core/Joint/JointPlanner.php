@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Joint;
 
-use JollyFurrow\Plan\Joint\Fitting;
-use JollyFurrow\Plan\Joint\RentRounds;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;
 use JollyFurrow\Succession\ItemPlanner;

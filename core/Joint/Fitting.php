@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Joint;
+namespace JollyFurrow\Joint;
 
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan\Joint;
+namespace JollyFurrow\Joint;
 
-use JollyFurrow\Plan\Progress;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;
 use JollyFurrow\Succession\ItemPlanner;
