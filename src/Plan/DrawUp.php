@@ -14,7 +14,7 @@ use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Joint\Progress;
-use JollyFurrow\Plan\Proposal;
+use JollyFurrow\Proposal\Proposal;
 use JollyFurrow\Plan\Scope;
 
 /** Draws up the plan of a stored garden, as a proposal or kept at once as one change. */

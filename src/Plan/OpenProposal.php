@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use JollyFurrow\Plan\ChangeKind;
+use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\ProposedChange;
+use JollyFurrow\Proposal\ProposedChange;
 
 /** A stored proposal as it is shown and taken. */
 final readonly class OpenProposal

@@ -10,11 +10,11 @@ use App\Shared\Doctrine\GardenRow;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\ChangeKind;
+use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\Proposal;
-use JollyFurrow\Plan\ProposedChange;
+use JollyFurrow\Proposal\Proposal;
+use JollyFurrow\Proposal\ProposedChange;
 
 /** The one open proposal of a garden: a drawn-up plan that nobody has taken or dropped yet. It changes nothing by being there. */
 final readonly class Proposals

@@ -9,7 +9,7 @@ use App\Plan\PlantingMark;
 use App\Plan\Proposals;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\ProposedChange;
+use JollyFurrow\Proposal\ProposedChange;
 use JollyFurrow\Time\Day;
 
 /** A proposal changes nothing until it is taken: all, some, or none; what has moved on since is not overwritten. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Proposal;
 
 /** What a proposal would do with a planting. */
 enum ChangeKind: string

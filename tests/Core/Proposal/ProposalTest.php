@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Proposal;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\ChangeKind;
+use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Ways\PlantingCost;
-use JollyFurrow\Plan\Proposal;
-use JollyFurrow\Plan\ProposedChange;
+use JollyFurrow\Proposal\Proposal;
+use JollyFurrow\Proposal\ProposedChange;
 use JollyFurrow\Plan\Scope;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;

@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Proposal;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Scope;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;

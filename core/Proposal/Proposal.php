@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Proposal;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Scope;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Proposal;
 
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
