@@ -12,6 +12,7 @@ use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;

@@ -17,7 +17,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Plan\Covering;
+use JollyFurrow\Hand\Covering;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 

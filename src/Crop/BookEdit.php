@@ -13,7 +13,7 @@ use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\BookChange;
+use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Planting\Planting;

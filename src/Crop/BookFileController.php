@@ -13,7 +13,7 @@ use JollyFurrow\Book\BookColumns;
 use JollyFurrow\Book\BookSheet;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\BookChange;
+use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\File\UploadedFile;

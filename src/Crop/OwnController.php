@@ -13,7 +13,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\BookChange;
+use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -13,7 +13,7 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\NextStep;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Hand\FieldWork;
 
 /** The plantings of one bed in the order they take it, drawn to scale along the bed. */
 final class BedCard

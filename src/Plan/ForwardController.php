@@ -14,7 +14,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\ByRhythm;
+use JollyFurrow\Hand\ByRhythm;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Plan\Planner;

@@ -20,7 +20,7 @@ use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Preparation\Residue;
 use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Work\CareCalendar;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -19,7 +19,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Plan\DryRun;
-use JollyFurrow\Plan\LateBed;
+use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\BedsAhead;

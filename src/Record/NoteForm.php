@@ -11,12 +11,12 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Units;
-use JollyFurrow\Plan\ByHand;
-use JollyFurrow\Plan\MakeWay;
+use JollyFurrow\Hand\ByHand;
+use JollyFurrow\Hand\MakeWay;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Planting\Happening;
 
 /** Reads a note from the bed and says what comes of it. */

@@ -13,7 +13,7 @@ use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Maturity\StandCheck;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Planting\Happening;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -18,7 +18,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Maturity\Reforecast;
+use JollyFurrow\Hand\Reforecast;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Supply\MarketOutlook;

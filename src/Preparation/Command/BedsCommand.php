@@ -8,7 +8,7 @@ use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use App\Work\CareFile;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\LateBed;
+use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\KitNeed;

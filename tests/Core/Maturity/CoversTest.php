@@ -14,7 +14,7 @@ use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Season\Risk;
 use JollyFurrow\Season\TimingCurve;
-use JollyFurrow\Plan\Covering;
+use JollyFurrow\Hand\Covering;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
@@ -177,7 +177,7 @@ final class CoversTest extends TestCase
     public function testAnOnionMovedLaterGivesLess(): void
     {
         $garden = LittleGarden::timed('2026-02-01');
-        $hand = new \JollyFurrow\Plan\ByHand(Book::crops(), Book::recipes());
+        $hand = new \JollyFurrow\Hand\ByHand(Book::crops(), Book::recipes());
         $way = (new \JollyFurrow\Ways\Candidates($garden, Book::recipes()))->sownOn(Book::crops()->get('onion-set'), Day::parse('2026-03-20'), PlaceType::Field, Method::Sown);
         self::assertNotNull($way);
         $planting = new \JollyFurrow\Planting\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');

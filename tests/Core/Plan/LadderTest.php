@@ -10,7 +10,7 @@ use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Plan\BookChange;
+use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Plan\LadderRung;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;

@@ -7,7 +7,7 @@ namespace JollyFurrow\Tests\Plan;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Beds\BedOutlook;
-use JollyFurrow\Plan\ByRhythm;
+use JollyFurrow\Hand\ByRhythm;
 use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Plan\NextStep;
 use JollyFurrow\Planting\Planting;

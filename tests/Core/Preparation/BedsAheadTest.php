@@ -13,7 +13,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Dates;
-use JollyFurrow\Plan\LateBed;
+use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;

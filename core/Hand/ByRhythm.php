@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Hand;
 
 use JollyFurrow\Beds\FamilyGap;
 use JollyFurrow\Beds\FreeStretches;

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Record;
+namespace JollyFurrow\Tests\Hand;
 
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\ByHand;
-use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Hand\ByHand;
+use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Supply\Lot;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Record\FieldWork;
+use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;

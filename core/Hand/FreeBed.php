@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Hand;
 
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Climate\PlaceType;
@@ -11,6 +11,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Values;
+use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;

@@ -2,15 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Record;
+namespace JollyFurrow\Hand;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Maturity\Reforecast;
 use JollyFurrow\Maturity\Sign;
-use JollyFurrow\Plan\ByHand;
-use JollyFurrow\Plan\CannotBeDone;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;

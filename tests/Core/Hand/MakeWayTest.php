@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Hand;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Planting\Dates;
-use JollyFurrow\Plan\MakeWay;
+use JollyFurrow\Hand\MakeWay;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Hand;
 
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
@@ -13,8 +13,8 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Plan\FreeBed;
-use JollyFurrow\Plan\FreeBedWay;
+use JollyFurrow\Hand\FreeBed;
+use JollyFurrow\Hand\FreeBedWay;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\GreenManure;
@@ -124,7 +124,7 @@ final class FreeBedTest extends TestCase
     public function testMovedIntoTheColdItsPreparationTakesLonger(): void
     {
         $recipe = new Recipe('compost-mulch', 'Slow', 'mulch', true, [new Step('Lay', 5, 1.0, 'tarp', '', '', 9, 20)], Source::practice());
-        $hand = new \JollyFurrow\Plan\ByHand(Book::crops(), RecipeBook::of([$recipe]));
+        $hand = new \JollyFurrow\Hand\ByHand(Book::crops(), RecipeBook::of([$recipe]));
         $radish = LittleGarden::radish('2026-07-10');
         $moved = $hand->sowOn(LittleGarden::on('2026-01-05'), $radish, Day::parse('2026-03-01'));
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Hand;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Hand;
 
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
@@ -11,7 +11,6 @@ use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\MakeWay;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Hand;
 
-use JollyFurrow\Plan\ByHand;
-use JollyFurrow\Plan\CannotBeDone;
+use JollyFurrow\Hand\ByHand;
+use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
