@@ -32,6 +32,8 @@ use JollyFurrow\Succession\Wanted;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Ways\Wishes;
+use JollyFurrow\Why\Explained;
+use JollyFurrow\Why\ShortageReasons;
 
 /**
  * Draws up the plan: from promises to needs, from needs less what already stands to successions, from successions to

@@ -7,7 +7,7 @@ namespace App\Plan;
 use App\Garden\File\GardenWriter;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Explained;
+use JollyFurrow\Why\Explained;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanCost;
 use JollyFurrow\Plan\Planner;

@@ -15,7 +15,7 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\PlantingReasons;
+use JollyFurrow\Why\PlantingReasons;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Preparation\Residue;

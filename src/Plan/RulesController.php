@@ -20,7 +20,7 @@ use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Garden\SuccessionSchool;
-use JollyFurrow\Plan\WishCost;
+use JollyFurrow\Why\WishCost;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

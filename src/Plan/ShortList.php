@@ -6,7 +6,7 @@ namespace App\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Explained;
+use JollyFurrow\Why\Explained;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Need\Values;

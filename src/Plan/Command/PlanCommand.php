@@ -7,7 +7,7 @@ namespace App\Plan\Command;
 use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use App\Plan\PlanJson;
-use JollyFurrow\Plan\Contradictions;
+use JollyFurrow\Why\Contradictions;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\Console\Attribute\AsCommand;

@@ -9,7 +9,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\NotHere;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\RestingBed;
-use JollyFurrow\Plan\Contradictions;
+use JollyFurrow\Why\Contradictions;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;

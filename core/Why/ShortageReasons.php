@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Why;
 
 use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Why;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
@@ -12,6 +12,7 @@ use JollyFurrow\Garden\Settings;
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Needs;
 use JollyFurrow\Need\Values;
+use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlanner;

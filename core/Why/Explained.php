@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Why;
+
+use JollyFurrow\Plan\Shortage;
 
 /** A shortage with its reason and what would still mend it. */
 final readonly class Explained

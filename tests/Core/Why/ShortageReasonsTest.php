@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Why;
 
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
@@ -11,9 +11,9 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
-use JollyFurrow\Plan\Explained;
+use JollyFurrow\Why\Explained;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Plan\ShortageReason;
+use JollyFurrow\Why\ShortageReason;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;

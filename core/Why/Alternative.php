@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Why;
 
 /** What else a planting could have been, and what that would have cost more. */
 final readonly class Alternative

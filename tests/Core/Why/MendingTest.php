@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Why;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Plan\Alternative;
+use JollyFurrow\Why\Alternative;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Planting\Dates;
-use JollyFurrow\Plan\Mending;
-use JollyFurrow\Plan\MendWay;
+use JollyFurrow\Why\Mending;
+use JollyFurrow\Why\MendWay;
 use JollyFurrow\Plan\PlanFigures;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Plan\PlantingReasons;
-use JollyFurrow\Plan\TightWeeks;
-use JollyFurrow\Plan\WishCost;
+use JollyFurrow\Why\PlantingReasons;
+use JollyFurrow\Why\TightWeeks;
+use JollyFurrow\Why\WishCost;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
