@@ -7,8 +7,8 @@ namespace App\Crop;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Plan\LadderRung;
-use JollyFurrow\Plan\VarietyLadder;
+use JollyFurrow\Ladder\LadderRung;
+use JollyFurrow\Ladder\VarietyLadder;
 use JollyFurrow\Time\Day;
 
 /** A ladder to scale: a rung for each variety from its first harvest to its last, gaps as open columns. */

@@ -2,13 +2,16 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Ladder;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Joint\NoProgress;
 use JollyFurrow\Need\Need;
+use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Scope;
+use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Promise;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Ladder;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Time\Day;
