@@ -10,7 +10,6 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Harvest\HarvestCurve;
-use JollyFurrow\Maturity\CoverCare;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;

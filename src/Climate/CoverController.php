@@ -18,7 +18,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Maturity\CoverCare;
+use JollyFurrow\Work\CoverCare;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;

@@ -10,7 +10,7 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Plan\NextStep;
+use JollyFurrow\Work\NextStep;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Hand\FieldWork;

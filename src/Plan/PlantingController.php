@@ -13,7 +13,7 @@ use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Maturity\CoverCare;
+use JollyFurrow\Work\CoverCare;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Why\PlantingReasons;
 use JollyFurrow\Preparation\Leads;

@@ -25,7 +25,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\BedsAhead;
 use JollyFurrow\Preparation\BedWeek;
 use JollyFurrow\Recipe\Kit;
-use JollyFurrow\Preparation\KitNeed;
+use JollyFurrow\Work\KitNeed;
 use JollyFurrow\Preparation\RainQuestion;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Work\CareCalendar;

@@ -11,7 +11,7 @@ use App\Plan\Standpoint;
 use App\Shared\Entry;
 use App\Shared\Page;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Maturity\StandCheck;
+use JollyFurrow\Work\StandCheck;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Planting\Happening;

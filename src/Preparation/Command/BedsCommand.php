@@ -11,7 +11,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\DatedStep;
-use JollyFurrow\Preparation\KitNeed;
+use JollyFurrow\Work\KitNeed;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;

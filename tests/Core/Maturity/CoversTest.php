@@ -10,7 +10,7 @@ use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Maturity\CoverCare;
+use JollyFurrow\Work\CoverCare;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Season\Risk;
 use JollyFurrow\Season\TimingCurve;

@@ -14,7 +14,7 @@ use JollyFurrow\Season\FrostWarning;
 use JollyFurrow\Maturity\ReadyWorking;
 use JollyFurrow\Hand\Reforecast;
 use JollyFurrow\Maturity\Sign;
-use JollyFurrow\Maturity\StandCheck;
+use JollyFurrow\Work\StandCheck;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Hand\CannotBeDone;

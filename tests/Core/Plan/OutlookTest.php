@@ -9,7 +9,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Hand\ByRhythm;
 use JollyFurrow\Supply\MarketOutlook;
-use JollyFurrow\Plan\NextStep;
+use JollyFurrow\Work\NextStep;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;

@@ -20,7 +20,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Preparation\BedsAhead;
 use JollyFurrow\Recipe\Kit;
-use JollyFurrow\Preparation\KitNeed;
+use JollyFurrow\Work\KitNeed;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Preparation\RainQuestion;
 use JollyFurrow\Recipe\Recipe;

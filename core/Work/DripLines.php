@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Preparation;
+namespace JollyFurrow\Work;
 
 use JollyFurrow\Measure\Length;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Plan;
+namespace JollyFurrow\Work;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;

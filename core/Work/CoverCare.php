@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Maturity;
+namespace JollyFurrow\Work;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\Protection;

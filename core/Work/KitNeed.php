@@ -2,17 +2,18 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Preparation;
+namespace JollyFurrow\Work;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Preparation\DatedStep;
+use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Work\CareCalendar;
 
 /**
  * Reusable kit by week: the most metres lying on beds on any day of it. A metre of bed counts once a day, whatever asks for
