@@ -7,7 +7,7 @@ namespace App\Climate;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\RecordReader;
-use JollyFurrow\Record\Paste\Cells;
+use JollyFurrow\Paste\Cells;
 use JollyFurrow\Time\Day;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 

@@ -20,7 +20,7 @@ use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Record\Paste\Cells;
+use JollyFurrow\Paste\Cells;
 use JollyFurrow\Time\MonthDay;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;

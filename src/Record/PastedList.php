@@ -13,13 +13,13 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Record\Paste\Cells;
-use JollyFurrow\Record\Paste\Column;
-use JollyFurrow\Record\Paste\Columns;
-use JollyFurrow\Record\Paste\CropNames;
-use JollyFurrow\Record\Paste\PastedDay;
-use JollyFurrow\Record\Paste\StandingReader;
-use JollyFurrow\Record\Paste\StandingRow;
+use JollyFurrow\Paste\Cells;
+use JollyFurrow\Paste\Column;
+use JollyFurrow\Paste\Columns;
+use JollyFurrow\Paste\CropNames;
+use JollyFurrow\Paste\PastedDay;
+use JollyFurrow\Paste\StandingReader;
+use JollyFurrow\Paste\StandingRow;
 
 /** A list of what stands, between the pasting and the keeping: rows of cells, which column is which, what is wrong where. */
 final class PastedList

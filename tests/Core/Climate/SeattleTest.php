@@ -10,7 +10,7 @@ use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Climate\HeatUnits;
 use JollyFurrow\Climate\RecordReader;
-use JollyFurrow\Record\Paste\Cells;
+use JollyFurrow\Paste\Cells;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;
 

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Record\Paste;
+namespace JollyFurrow\Tests\Paste;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Record\Paste\StandingReader;
-use JollyFurrow\Record\Paste\StandingRow;
+use JollyFurrow\Paste\StandingReader;
+use JollyFurrow\Paste\StandingRow;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use PHPUnit\Framework\Attributes\DataProvider;

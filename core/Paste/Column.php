@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Record\Paste;
+namespace JollyFurrow\Paste;
 
 /** What a column of a pasted list holds. */
 enum Column: string

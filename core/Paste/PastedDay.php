@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Record\Paste;
+namespace JollyFurrow\Paste;
 
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\InvalidDay;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Record\Paste;
+namespace JollyFurrow\Paste;
 
 /** Text out of a spreadsheet, a list or a file as rows of cells. */
 final class Cells
