@@ -3,14 +3,14 @@
 declare(strict_types=1);
 
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Promise\Outlet;

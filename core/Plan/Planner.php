@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Plan;
 
-use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Beds\Placing;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
@@ -32,8 +31,6 @@ use JollyFurrow\Succession\Wanted;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidates;
 use JollyFurrow\Ways\Wishes;
-use JollyFurrow\Why\Explained;
-use JollyFurrow\Why\ShortageReasons;
 
 /**
  * Draws up the plan: from promises to needs, from needs less what already stands to successions, from successions to
@@ -133,21 +130,6 @@ final readonly class Planner
         $placing->place([$item => new ItemPlan([['candidate' => $candidate, 'steps' => 1, 'end' => $candidate->lastField]], 0.0)]);
 
         return ($placing->new()[0] ?? null)?->lock();
-    }
-
-    /**
-     * Why each shortage of a plan is one, and what would still mend it.
-     *
-     * @return list<Explained>
-     */
-    public function explain(Garden $garden, Plan $plan): array
-    {
-        $grid = Grid::of($garden);
-        $beds = new BedChoice($garden, $this->book, $this->recipes, $grid);
-        array_map($beds->take(...), $plan->plantings());
-        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $plan, Values::of($garden));
-
-        return array_map(fn (Shortage $short): Explained => new Explained($short, ...$reasons->for($this->book->get($short->item), $short)), $plan->shortages);
     }
 
     private static function lastMarketDay(Needs $needs, Day $today): Day

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Ways;
 
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
@@ -32,11 +33,39 @@ final readonly class Wishes
     /** @return list<Candidate> by sowing day */
     public function ways(string $item, Day $from, Day $until): array
     {
-        $ways = $this->school->ways($this->candidates, $this->book, $item, $from, $until);
+        $ways = $this->ofSchool($item, $from, $until);
         $method = $this->rules->methods[$item] ?? null;
         $ways = null === $method ? $ways : array_values(array_filter($ways, static fn (Candidate $c): bool => $c->method === $method));
 
         return 0 === $this->rules->mostSowings ? $ways : self::fewDays($ways, $this->rules->mostSowings);
+    }
+
+    /** @return list<Candidate> by sowing day */
+    private function ofSchool(string $item, Day $from, Day $until): array
+    {
+        $crops = SuccessionSchool::ByDate === $this->school ? [$this->book->get($item)] : $this->book->varietiesOf($item);
+        $ways = array_merge(...array_map(fn (Crop $crop): array => $this->candidates->of($crop, $from, $until), $crops));
+        usort($ways, static fn (Candidate $a, Candidate $b): int => [$a->sow, $a->key()] <=> [$b->sow, $b->key()]);
+
+        return SuccessionSchool::ByVariety === $this->school ? self::onceAMonth($ways) : $ways;
+    }
+
+    /**
+     * Those sown on the first sowing day of their month.
+     *
+     * @param list<Candidate> $ways by sowing day
+     *
+     * @return list<Candidate>
+     */
+    private static function onceAMonth(array $ways): array
+    {
+        $first = [];
+        foreach ($ways as $way) {
+            $day = Day::of($way->sow);
+            $first[$day->year() * 12 + $day->month()] ??= $way->sow;
+        }
+
+        return array_values(array_filter($ways, static fn (Candidate $way): bool => \in_array($way->sow, $first, true)));
     }
 
     /**

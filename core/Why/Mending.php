@@ -216,7 +216,7 @@ final class Mending
 
     /**
      * @param list<\JollyFurrow\Land\Stretch> $pieces
-     * @param list<string>                      $remarks
+     * @param list<string>                    $remarks
      */
     private function planting(Candidate $c, array $pieces, string $recipe, int $start, int $end, array $remarks): Planting
     {

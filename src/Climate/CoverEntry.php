@@ -6,9 +6,9 @@ namespace App\Climate;
 
 use App\Shared\Entry;
 use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Time\Period;
 
 /** Reads a cover that a person wants put over a planting or a bed. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Climate;
 
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\RecordReader;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Paste\Cells;
 use JollyFurrow\Time\Day;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Climate;
 
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\WeatherGenerator;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\Day;
 
 /** A weather station that is not there: weather made by chance in the place's climate, the same for the same climate, so that the demo has the same year each time. For trying out. */

@@ -10,12 +10,12 @@ use App\Plan\PlantingKeeper;
 use App\Record\ChangeLog;
 use App\Record\Meanwhile;
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Garden\Garden;
-use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Book\OwnValue;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 

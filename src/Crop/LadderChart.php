@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Ladder\LadderRung;
 use JollyFurrow\Ladder\VarietyLadder;
 use JollyFurrow\Time\Day;

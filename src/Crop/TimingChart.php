@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Season\Risk;
 use JollyFurrow\Season\TimingCurve;
 use JollyFurrow\Time\Day;

@@ -17,10 +17,10 @@ use App\Shared\Today;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Planting\Planting;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Garden\RestingBed;
+use JollyFurrow\Land\PastCrop;
+use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Promise;
-use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

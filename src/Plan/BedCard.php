@@ -6,14 +6,14 @@ namespace App\Plan;
 
 use App\Plan\Wall\Family;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Hand\FieldWork;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Work\NextStep;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Hand\FieldWork;
+use JollyFurrow\Work\NextStep;
 
 /** The plantings of one bed in the order they take it, drawn to scale along the bed. */
 final class BedCard

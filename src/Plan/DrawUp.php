@@ -9,13 +9,13 @@ use App\Record\ChangeLog;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Joint\Progress;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Planting\Planting;
-use JollyFurrow\Joint\Progress;
-use JollyFurrow\Proposal\Proposal;
 use JollyFurrow\Plan\Scope;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Proposal\Proposal;
 
 /** Draws up the plan of a stored garden, as a proposal or kept at once as one change. */
 final readonly class DrawUp

@@ -6,9 +6,9 @@ namespace App\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Supply\Lot;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Time\Day;
 
 /** What each planting is expected to give, week by week, and which market days it serves. */

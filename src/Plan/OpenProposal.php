@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Proposal\ProposedChange;
 
 /** A stored proposal as it is shown and taken. */

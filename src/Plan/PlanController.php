@@ -12,9 +12,10 @@ use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Why\Contradictions;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Why\Contradictions;
+use JollyFurrow\Why\Explainer;
 use JollyFurrow\Why\TightWeeks;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,11 +24,11 @@ use Symfony\Component\Routing\Attribute\Route;
 final class PlanController extends Page
 {
     #[Route('/g/{garden}/plan', name: 'plan', methods: ['GET'])]
-    public function plan(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, CropBook $book, ShortList $short, Connection $connection): Response
+    public function plan(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, Explainer $explainer, CropBook $book, ShortList $short, Connection $connection): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $garden = $stand->garden;
-        $explained = $planner->explain($garden, $stand->plan);
+        $explained = $explainer->explain($garden, $stand->plan);
 
         return $this->page($request, 'plan/plan.html.twig', [
             'visit' => $visit,

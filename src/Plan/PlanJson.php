@@ -5,29 +5,29 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Garden\File\GardenWriter;
+use JollyFurrow\Beds\Unplaced;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Why\Explained;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\PlanCost;
-use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Beds\Unplaced;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Need\Need;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Why\Explained;
+use JollyFurrow\Why\Explainer;
 
 /** A plan as open data. */
 final readonly class PlanJson
 {
-    public function __construct(private CropBook $book, private RecipeBook $recipes, private Planner $planner)
+    public function __construct(private CropBook $book, private RecipeBook $recipes)
     {
     }
 
     /** @return array<string, mixed> */
     public function of(Garden $garden, Plan $plan): array
     {
-        $explained = $this->planner->explain($garden, $plan);
+        $explained = (new Explainer($this->book, $this->recipes))->explain($garden, $plan);
 
         return [
             'format' => 'jolly-furrow-plan',

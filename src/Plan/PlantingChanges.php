@@ -8,10 +8,10 @@ use App\Garden\Snapshot;
 use App\Record\ChangeLog;
 use App\Record\Meanwhile;
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Garden;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 
 /**

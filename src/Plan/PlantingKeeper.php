@@ -8,8 +8,8 @@ use App\Plan\Entity\PieceRecord;
 use App\Plan\Entity\PlantingRecord;
 use App\Record\Entity\FieldNoteRecord;
 use Doctrine\ORM\EntityManagerInterface;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Planting;
 
 /** Puts plantings and their pieces into the database in the place of others. To be called inside a logged change. */
 final readonly class PlantingKeeper

@@ -10,9 +10,9 @@ use App\Shared\Doctrine\GardenRow;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Proposal\Proposal;
 use JollyFurrow\Proposal\ProposedChange;
 

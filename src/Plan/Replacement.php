@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Planting;
 
 /** Plantings that go, those that come in their place, and what was noted with it. */
 final readonly class Replacement

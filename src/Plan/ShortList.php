@@ -6,11 +6,11 @@ namespace App\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Why\Explained;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Shortage;
-use JollyFurrow\Need\Values;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Why\Explained;
 
 /** What will be short, the dearest first, with the reason and the way out in words. */
 final readonly class ShortList

@@ -9,15 +9,15 @@ use App\Plan\Replacement;
 use App\Shared\Entry;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Hand\ByHand;
+use JollyFurrow\Hand\FieldWork;
+use JollyFurrow\Hand\MakeWay;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Units;
-use JollyFurrow\Hand\ByHand;
-use JollyFurrow\Hand\MakeWay;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Hand\FieldWork;
-use JollyFurrow\Planting\Happening;
 
 /** Reads a note from the bed and says what comes of it. */
 final readonly class NoteForm

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Shared\Entry;
-use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Land\Bed;
-use JollyFurrow\Garden\Garden;
 use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
-use JollyFurrow\Planting\Planting;
-use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Paste\Cells;
 use JollyFurrow\Paste\Column;
 use JollyFurrow\Paste\Columns;
@@ -20,6 +18,8 @@ use JollyFurrow\Paste\CropNames;
 use JollyFurrow\Paste\PastedDay;
 use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Paste\StandingRow;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Recipe\RecipeBook;
 
 /** A list of what stands, between the pasting and the keeping: rows of cells, which column is which, what is wrong where. */
 final class PastedList

@@ -7,8 +7,8 @@ namespace App\Garden\File;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Climate\RecordReader;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\Day;
 
 /** The climate of a garden file: monthly means or a daily record, readings, and what the plan is timed by. */

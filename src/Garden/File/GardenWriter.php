@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace App\Garden\File;
 
 use App\Preparation\RecipeReader;
-use JollyFurrow\Climate\Protection;
 use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Land\Bed;
+use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
-use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Time\Weekday;
 
 /** Writes a garden file: the reader's inverse. */

@@ -10,12 +10,12 @@ use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\Lengths;
 use JollyFurrow\Garden\NotHere;
-use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\RestingBed;
-use JollyFurrow\Garden\Weights;
 use JollyFurrow\Garden\SuccessionSchool;
+use JollyFurrow\Garden\Weights;
+use JollyFurrow\Land\Paths;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Period;
 

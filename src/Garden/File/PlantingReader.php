@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Bed;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Planting\Happening;
 
 /** Plantings of a garden file, held against the beds: right place type, dates in order, no two on one stretch. */
 final readonly class PlantingReader

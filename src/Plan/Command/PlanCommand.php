@@ -7,9 +7,9 @@ namespace App\Plan\Command;
 use App\Crop\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use App\Plan\PlanJson;
-use JollyFurrow\Why\Contradictions;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Why\Contradictions;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -42,7 +42,7 @@ final class PlanCommand extends Command
         $recipes = $this->recipes->with($garden->recipes);
         $planner = new Planner($book, $recipes);
         $plan = $planner->draw($garden);
-        $output->writeln(json_encode((new PlanJson($book, $recipes, $planner))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $output->writeln(json_encode((new PlanJson($book, $recipes))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         array_map(fn (string $words) => $this->file->complain($output, $words), Contradictions::of($garden, $book));
         $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plan\Wall;
 
-use JollyFurrow\Garden\Garden;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Beds\FreeMetres;
+use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Time\Day;

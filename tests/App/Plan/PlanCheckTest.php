@@ -11,10 +11,10 @@ use App\Tests\Support\SmallGarden;
 use JollyFurrow\Check\Fault;
 use JollyFurrow\Check\FaultKind;
 use JollyFurrow\Check\PlanChecker;
-use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Tests\Support\Larkspur;
@@ -183,7 +183,7 @@ final class PlanCheckTest extends KernelTestCase
     private function files(Garden $garden): array
     {
         $planner = $this->service(Planner::class);
-        $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class), $planner))->of($garden, $planner->draw($garden));
+        $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class)))->of($garden, $planner->draw($garden));
         /** @var array{array<string, mixed>, array<string, mixed>} $files */
         $files = [json_decode($this->service(GardenWriter::class)->write($garden), true), json_decode(json_encode($plan, \JSON_THROW_ON_ERROR), true)];
 

@@ -12,10 +12,10 @@ use App\Tests\Support\SmallGarden;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\Lengths;
-use JollyFurrow\Land\Paths;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\SuccessionSchool;
+use JollyFurrow\Land\Paths;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class RulesPageTest extends AppCase

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Beds;
 
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Land\Stretch;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Beds\Rule;
+use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Beds\Rule;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Hand;
 
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
-use JollyFurrow\Supply\Lot;
+use JollyFurrow\Hand\FieldWork;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Hand\FieldWork;
-use JollyFurrow\Planting\Happening;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;

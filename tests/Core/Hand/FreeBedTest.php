@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Hand;
 
-use JollyFurrow\Land\Bed;
-use JollyFurrow\Garden\Garden;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Land\Quarantine;
-use JollyFurrow\Land\Stretch;
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\FreeBed;
 use JollyFurrow\Hand\FreeBedWay;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Quarantine;
+use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\GreenManure;

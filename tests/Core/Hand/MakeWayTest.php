@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Hand;
 
-use JollyFurrow\Garden\Garden;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Planting\Dates;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\MakeWay;
+use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;

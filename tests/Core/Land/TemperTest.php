@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Land;
 
+use JollyFurrow\Beds\Conflict;
+use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Beds\Rule;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Temper;
-use JollyFurrow\Beds\Conflict;
-use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Beds\Rule;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;

@@ -6,21 +6,21 @@ namespace JollyFurrow\Tests\Maturity;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Work\CoverCare;
+use JollyFurrow\Hand\Covering;
 use JollyFurrow\Maturity\LocalTiming;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Season\Risk;
 use JollyFurrow\Season\TimingCurve;
-use JollyFurrow\Hand\Covering;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Work\CoverCare;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -4,31 +4,31 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Maturity;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Maturity\PlaceClimate;
-use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Garden;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Season\FrostWarning;
-use JollyFurrow\Maturity\ReadyWorking;
-use JollyFurrow\Hand\Reforecast;
-use JollyFurrow\Maturity\Sign;
-use JollyFurrow\Work\StandCheck;
-use JollyFurrow\Hand\ByHand;
-use JollyFurrow\Ways\Candidates;
-use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Hand\ByHand;
+use JollyFurrow\Hand\CannotBeDone;
+use JollyFurrow\Hand\FieldWork;
+use JollyFurrow\Hand\Reforecast;
+use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Maturity\ReadyWorking;
+use JollyFurrow\Maturity\Sign;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Hand\FieldWork;
-use JollyFurrow\Planting\Happening;
+use JollyFurrow\Season\FrostWarning;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Work\StandCheck;
 use PHPUnit\Framework\TestCase;
 
 /** A garden that goes by heat and light: the grower's eye beats the model, the weather moves what stands, the odds of frost are told. */

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Maturity;
 
 use JollyFurrow\Climate\Cover;
-use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Growth\Emergence;
+use JollyFurrow\Growth\TemperatureResponse;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
-use JollyFurrow\Growth\TemperatureResponse;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Time\Day;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Paste;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Paste\StandingRow;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use PHPUnit\Framework\Attributes\DataProvider;

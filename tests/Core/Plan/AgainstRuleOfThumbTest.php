@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Garden\Garden;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Book;

@@ -9,12 +9,13 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\NotHere;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\RestingBed;
-use JollyFurrow\Why\Contradictions;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Why\Contradictions;
+use JollyFurrow\Why\Explainer;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -42,7 +43,7 @@ final class ImpossibleWishesTest extends TestCase
         self::assertStringContainsString($words, implode(' ', Contradictions::of($garden, Book::crops())));
         self::assertSame([], $plan->new);
         self::assertNotSame([], $plan->shortages);
-        self::assertNotSame('', (new Planner(Book::crops(), Book::recipes()))->explain($garden, $plan)[0]->reason->words());
+        self::assertNotSame('', (new Explainer(Book::crops(), Book::recipes()))->explain($garden, $plan)[0]->reason->words());
     }
 
     public function testALockedPlantingOnARestingBedIsToldAndStays(): void

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
+use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Hand\ByRhythm;
-use JollyFurrow\Supply\MarketOutlook;
-use JollyFurrow\Work\NextStep;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Work\NextStep;
 use PHPUnit\Framework\TestCase;
 
 /** What follows from what stands: beds free when, market days with nothing, the next job; and planning forward by rhythm. */

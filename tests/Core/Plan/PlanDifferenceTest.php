@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Plan;
 
-use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\PlanDifference;
 use JollyFurrow\Planting\Planting;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Supply\Allocation;
-use JollyFurrow\Supply\Lot;
+use JollyFurrow\Joint\Progress;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Joint\Progress;
+use JollyFurrow\Supply\Allocation;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Promise;
 
 use JollyFurrow\Garden\GrowingSeason;
+use JollyFurrow\Need\SeasonTotals;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Promise\PromisePattern;
-use JollyFurrow\Need\SeasonTotals;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;

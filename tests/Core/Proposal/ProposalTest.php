@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Proposal;
 
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Scope;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Ways\PlantingCost;
+use JollyFurrow\Planting\Standing;
+use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Proposal\Proposal;
 use JollyFurrow\Proposal\ProposedChange;
-use JollyFurrow\Plan\Scope;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
+use JollyFurrow\Ways\PlantingCost;
 use PHPUnit\Framework\TestCase;
 
 final class ProposalTest extends TestCase

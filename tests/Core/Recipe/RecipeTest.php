@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Recipe;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Recipe\BedSeason;
 use JollyFurrow\Preparation\DatedStep;
-use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Preparation\Leads;
+use JollyFurrow\Recipe\BedSeason;
+use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeRules;
 use JollyFurrow\Recipe\Step;

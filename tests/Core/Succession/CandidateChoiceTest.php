@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Succession;
 
-use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Need\Need;
 use JollyFurrow\Succession\CandidateChoice;
 use JollyFurrow\Succession\RentSums;
-use JollyFurrow\Need\Need;
+use JollyFurrow\Ways\Candidate;
 use PHPUnit\Framework\TestCase;
 
 /** Market days 100 and 107; rent of 7 cents a metre and week, so one cent a day. */

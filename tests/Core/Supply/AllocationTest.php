@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Supply;
 
+use JollyFurrow\Need\Need;
 use JollyFurrow\Supply\Allocation;
 use JollyFurrow\Supply\Lot;
-use JollyFurrow\Need\Need;
 use PHPUnit\Framework\TestCase;
 
 final class AllocationTest extends TestCase

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Supply;
 
-use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Supply\Lot;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Supply\Lot;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;

@@ -5,26 +5,26 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Check\Sheet;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
-use JollyFurrow\Measure\Length;
-use JollyFurrow\Ways\Candidate;
-use JollyFurrow\Succession\Grid;
-use JollyFurrow\Need\Item;
-use JollyFurrow\Succession\ItemPlanner;
 use JollyFurrow\Joint\JointPlan;
 use JollyFurrow\Joint\JointPlanner;
 use JollyFurrow\Joint\NoProgress;
 use JollyFurrow\Joint\Progress;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Need\Item;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Succession\Grid;
+use JollyFurrow\Succession\ItemPlanner;
 use JollyFurrow\Succession\Rooms;
 use JollyFurrow\Succession\Wanted;
-use JollyFurrow\Need\Need;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Ways\Candidate;
 
 /** One garden of tests/fixtures/joint: what is wanted, in plain numbers, and the bound that was proved. */
 final readonly class JointInstance

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
-use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Planting\Planting;

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
+use JollyFurrow\Beds\FreeStretches;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Ways\Candidate;
-use JollyFurrow\Ways\Candidates;
-use JollyFurrow\Beds\FreeStretches;
-use JollyFurrow\Succession\Grid;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Need\Need;
-use JollyFurrow\Need\Needs;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
 
 /**
  * The plain way the planner is held against: every three weeks (every two for what is cut) a sowing for what is promised

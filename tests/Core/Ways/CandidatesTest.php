@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Ways;
 
-use JollyFurrow\Crop\Method;
 use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Ways\Candidate;
-use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Weekday;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
 use PHPUnit\Framework\TestCase;
 
 final class CandidatesTest extends TestCase

@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Why;
 
-use JollyFurrow\Garden\Garden;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Why\Alternative;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Planting\Dates;
-use JollyFurrow\Why\Mending;
-use JollyFurrow\Why\MendWay;
+use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\PlanFigures;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Why\PlantingReasons;
-use JollyFurrow\Why\TightWeeks;
-use JollyFurrow\Why\WishCost;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Why\Alternative;
+use JollyFurrow\Why\Mending;
+use JollyFurrow\Why\MendWay;
+use JollyFurrow\Why\PlantingReasons;
+use JollyFurrow\Why\TightWeeks;
+use JollyFurrow\Why\WishCost;
 use PHPUnit\Framework\TestCase;
 
 /** Mends, reasons and figures are what really becomes of the plan, reckoned anew each time. */

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Why;
 
-use JollyFurrow\Land\Bed;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
-use JollyFurrow\Why\Explained;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Why\ShortageReason;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
@@ -22,6 +20,9 @@ use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Weekday;
+use JollyFurrow\Why\Explained;
+use JollyFurrow\Why\Explainer;
+use JollyFurrow\Why\ShortageReason;
 use PHPUnit\Framework\TestCase;
 
 /** Every way a promise can fail, and what is said of it. */
@@ -68,7 +69,7 @@ final class ShortageReasonsTest extends TestCase
         $garden = self::garden('scallion', '2026-07-08', 30, 4);
         $planner = new Planner(Book::crops(), Book::recipes());
 
-        self::assertSame(ShortageReason::NotPlanned, $planner->explain($garden, $planner->asItStands($garden))[0]->reason);
+        self::assertSame(ShortageReason::NotPlanned, (new Explainer(Book::crops(), Book::recipes()))->explain($garden, $planner->asItStands($garden))[0]->reason);
     }
 
     public function testWhatIsOverIsNotShort(): void
@@ -98,7 +99,7 @@ final class ShortageReasonsTest extends TestCase
         $garden = self::garden($item, $day, $quantity, $beds);
         $planner = new Planner(Book::crops(), Book::recipes());
 
-        return $planner->explain($garden, $planner->draw($garden));
+        return (new Explainer(Book::crops(), Book::recipes()))->explain($garden, $planner->draw($garden));
     }
 
     private static function garden(string $item, string $day, int $quantity, int $count): Garden

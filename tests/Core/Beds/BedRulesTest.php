@@ -2,33 +2,33 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Beds;
 
+use JollyFurrow\Beds\BedChoice;
+use JollyFurrow\Beds\BedOffer;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\NotHere;
-use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Garden\Weights;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Land\Temper;
-use JollyFurrow\Garden\Weights;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Beds\BedChoice;
-use JollyFurrow\Beds\BedOffer;
-use JollyFurrow\Ways\Candidate;
-use JollyFurrow\Succession\Grid;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Ways\Candidate;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -2,24 +2,24 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Beds;
 
-use JollyFurrow\Crop\Method;
-use JollyFurrow\Land\Bed;
-use JollyFurrow\Garden\Garden;
-use JollyFurrow\Land\PastCrop;
-use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Garden\Settings;
-use JollyFurrow\Land\Stretch;
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Beds\BedOffer;
-use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\Settings;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\PastCrop;
+use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Ways\Candidate;
 use PHPUnit\Framework\TestCase;
 
 final class BedsTest extends TestCase

@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Ladder;
 
 use JollyFurrow\Book\BookReader;
-use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Book\OwnValue;
+use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
-use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Ladder\LadderRung;
+use JollyFurrow\Ladder\SchoolsSideBySide;
+use JollyFurrow\Ladder\VarietyLadder;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Ladder\SchoolsSideBySide;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Garden\SuccessionSchool;
-use JollyFurrow\Ladder\VarietyLadder;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;

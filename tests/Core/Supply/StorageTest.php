@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Supply;
 
-use JollyFurrow\Land\Bed;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Plan\Shortage;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;

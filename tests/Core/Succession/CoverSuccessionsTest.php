@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Succession;
 
 use JollyFurrow\Succession\Kernel\CoverProblem;
 use JollyFurrow\Succession\Kernel\CoverSuccessions;

@@ -2,24 +2,24 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Beds;
 
+use JollyFurrow\Beds\Placing;
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Land\Bed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Garden\Weights;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;
-use JollyFurrow\Beds\Placing;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Ways\Candidate;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;

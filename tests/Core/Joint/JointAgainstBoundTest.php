@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Plan;
+namespace JollyFurrow\Tests\Joint;
 
 use JollyFurrow\Joint\JointPlan;
 use JollyFurrow\Joint\Progress;

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Why;
+
+use JollyFurrow\Beds\BedChoice;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Need\Values;
+use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Shortage;
+use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Succession\Grid;
+use JollyFurrow\Ways\Candidates;
+
+/** Why each shortage of a plan is one, and what would still mend it. */
+final readonly class Explainer
+{
+    public function __construct(private CropBook $book, private RecipeBook $recipes)
+    {
+    }
+
+    /** @return list<Explained> */
+    public function explain(Garden $garden, Plan $plan): array
+    {
+        $grid = Grid::of($garden);
+        $beds = new BedChoice($garden, $this->book, $this->recipes, $grid);
+        array_map($beds->take(...), $plan->plantings());
+        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $plan, Values::of($garden));
+
+        return array_map(fn (Shortage $short): Explained => new Explained($short, ...$reasons->for($this->book->get($short->item), $short)), $plan->shortages);
+    }
+}
