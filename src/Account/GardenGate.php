@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Account\Entity\Account;
+use App\Shared\Role;
+use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;

@@ -6,7 +6,9 @@ namespace App\Account;
 
 use App\Record\ChangeLog;
 use App\Shared\Doctrine\GardenRow;
+use App\Shared\Role;
 use App\Shared\Today;
+use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 

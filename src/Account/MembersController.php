@@ -6,6 +6,8 @@ namespace App\Account;
 
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Role;
+use App\Shared\Visit;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

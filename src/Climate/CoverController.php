@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
-use App\Plan\Expected;
 use App\Record\Meanwhile;
 use App\Shared\Entry;
+use App\Shared\Expected;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;

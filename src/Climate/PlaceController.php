@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Account\Visit;
 use App\Garden\Entity\GardenRecord;
 use App\Garden\Snapshot;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\ClimateTable;
 use JollyFurrow\Climate\FrostDates;
@@ -173,7 +173,7 @@ final class PlaceController extends Page
     private static function frostTable(Garden $garden, FrostDates $frost): array
     {
         $south = $garden->place->latitude < 0;
-        $days = static fn (FrostGrade $grade, string $which): array => array_map(static fn (float $odds): string => ($day = $frost->day($grade, $which, $odds, $garden->today->year(), $south)) ? \App\Plan\Expected::day($day) : 'none', FrostDates::ODDS);
+        $days = static fn (FrostGrade $grade, string $which): array => array_map(static fn (float $odds): string => ($day = $frost->day($grade, $which, $odds, $garden->today->year(), $south)) ? \App\Shared\Expected::day($day) : 'none', FrostDates::ODDS);
 
         return array_map(static fn (FrostGrade $grade): array => ['grade' => $grade, 'last' => $days($grade, 'last'), 'first' => $days($grade, 'first')], FrostGrade::cases());
     }

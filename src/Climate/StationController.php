@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Account\Role;
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Role;
+use App\Shared\Visit;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Garden\Garden;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Account\Visit;
 use App\Plan\BedCard;
 use App\Shared\Page;
+use App\Shared\Visit;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\PastCrop;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Account\Visit;
 use App\Garden\Entity\BedRecord;
 use App\Garden\Entity\PastCropRecord;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Account\Visit;
 use App\Garden\File\GardenWriter;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Account\Entity\Member;
-use App\Account\Role;
 use App\Climate\ClimateKeeper;
 use App\Climate\Entity\ProtectionRecord;
 use App\Crop\Entity\OwnValueRecord;
@@ -21,6 +20,7 @@ use App\Promise\Entity\ProductRecord;
 use App\Promise\Entity\PromiseRecord;
 use App\Record\ChangeLog;
 use App\Shared\Doctrine\GardenRow;
+use App\Shared\Role;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Promise\Product;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Account\Visit;
 use App\Garden\Entity\GardenRecord;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;

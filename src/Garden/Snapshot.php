@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Crop\OwnValues;
-use App\Garden\File\Faults;
 use App\Garden\File\Node;
 use App\Garden\File\PlanRulesFile;
 use App\Garden\File\TemperFile;
 use App\Preparation\GardenRecipes;
+use App\Shared\Faults;
 use App\Shared\Row;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;

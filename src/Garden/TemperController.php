@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Account\Visit;
 use App\Garden\Entity\BedRecord;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;

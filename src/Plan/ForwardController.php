@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Record\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;

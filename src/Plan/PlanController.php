@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Plan\Entity\PlanRun;
 use App\Shared\Page;
 use App\Shared\Today;
+use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;

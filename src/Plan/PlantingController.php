@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use App\Work\CareFile;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\Visit;
 use App\Garden\Entity\GardenRecord;
 use App\Garden\Snapshot;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;

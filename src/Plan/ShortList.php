@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Shared\Expected;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Values;

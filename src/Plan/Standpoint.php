@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Garden\Snapshot;
+use App\Shared\Expected;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;

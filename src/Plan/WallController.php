@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Plan\Wall\Scale;
 use App\Plan\Wall\SupplyStrip;
 use App\Plan\Wall\WallDrawing;
 use App\Shared\Page;
+use App\Shared\Visit;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
-use App\Account\Visit;
 use App\Climate\DropFolder;
 use App\Climate\SimulatedStation;
 use App\Garden\Snapshot;
-use App\Plan\Expected;
 use App\Plan\PlantingChanges;
 use App\Plan\Replacement;
 use App\Record\Meanwhile;
 use App\Shared\Entry;
+use App\Shared\Expected;
 use App\Shared\Page;
+use App\Shared\Visit;
 use App\Work\CareFile;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;

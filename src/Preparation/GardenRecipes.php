@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
-use App\Garden\File\Faults;
 use App\Garden\File\Node;
+use App\Shared\Faults;
 use App\Shared\Row;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Recipe\Recipe;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
-use App\Garden\File\Faults;
 use App\Garden\File\Node;
 use App\Garden\File\UnusableFile;
+use App\Shared\Faults;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\Yaml\Yaml;
 

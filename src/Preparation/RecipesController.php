@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Preparation\Entity\OwnRecipeRecord;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;

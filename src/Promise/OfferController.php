@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Promise\Entity\OutletRecord;
 use App\Promise\Entity\PartRecord;
@@ -12,6 +11,7 @@ use App\Promise\Entity\ProductRecord;
 use App\Record\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Record\ChangeLog;
 use App\Record\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Visit;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Promise\Outlet;

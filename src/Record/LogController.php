@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Account\Role;
-use App\Account\Visit;
 use App\Record\Entity\Change;
 use App\Shared\Page;
+use App\Shared\Role;
+use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\HttpFoundation\Request;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Account\Role;
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingMark;
 use App\Plan\Replacement;
 use App\Shared\Entry;
 use App\Shared\Page;
+use App\Shared\Role;
+use App\Shared\Visit;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\CannotBeDone;

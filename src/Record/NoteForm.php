@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Plan\Expected;
 use App\Plan\Replacement;
 use App\Shared\Entry;
+use App\Shared\Expected;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Account\Visit;
 use App\Garden\BedSeries;
 use App\Garden\Snapshot;
-use App\Plan\Expected;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingKeeper;
 use App\Plan\Replacement;
 use App\Shared\Entry;
+use App\Shared\Expected;
 use App\Shared\Page;
+use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\CropBook;

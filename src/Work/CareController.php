@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Account\Visit;
 use App\Garden\Snapshot;
 use App\Shared\Page;
+use App\Shared\Visit;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Length;

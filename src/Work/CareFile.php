@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Garden\File\Faults;
 use App\Garden\File\Node;
 use App\Garden\File\UnusableFile;
+use App\Shared\Faults;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;

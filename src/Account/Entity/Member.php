@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account\Entity;
 
-use App\Account\Role;
+use App\Shared\Role;
 use Doctrine\ORM\Mapping as ORM;
 
 /** An account's place in a garden. */

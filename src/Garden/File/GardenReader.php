@@ -6,6 +6,7 @@ namespace App\Garden\File;
 
 use App\Crop\GardenBooks;
 use App\Preparation\RecipeReader;
+use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\PlaceType;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use App\Shared\Faults;
 use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Time\Day;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use App\Shared\Faults;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;

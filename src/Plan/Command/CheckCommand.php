@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Plan\Command;
 
 use App\Crop\GardenBooks;
-use App\Garden\File\Faults;
 use App\Garden\File\Node;
 use App\Preparation\RecipeReader;
+use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Check\Fault;

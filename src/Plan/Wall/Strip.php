@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan\Wall;
 
-use App\Plan\Expected;
+use App\Shared\Expected;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;

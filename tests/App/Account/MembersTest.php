@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Account;
 
-use App\Account\Role;
+use App\Shared\Role;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
 
@@ -159,7 +159,7 @@ final class MembersTest extends AppCase
     {
         $members = $this->service(\App\Account\Members::class);
 
-        return '/join/'.$members->invite(new \App\Account\Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner), Role::Grower, 'Rowan');
+        return '/join/'.$members->invite(new \App\Shared\Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner), Role::Grower, 'Rowan');
     }
 
     private function link(): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Record;
 
-use App\Account\Role;
+use App\Shared\Role;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Time\Day;

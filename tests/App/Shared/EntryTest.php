@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Shared;
 
-use App\Account\Role;
 use App\Shared\Entry;
+use App\Shared\Role;
 use JollyFurrow\Measure\LengthUnit;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

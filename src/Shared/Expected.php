@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plan;
+namespace App\Shared;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

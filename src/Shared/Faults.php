@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Garden\File;
+namespace App\Shared;
 
 /** What is wrong with a file, place by place. Collected, so that all can be shown at once. */
 final class Faults

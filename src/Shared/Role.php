@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Account;
+namespace App\Shared;
 
 /** What a member of a garden may do; each may do what the ones after it may. */
 enum Role: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Account;
+namespace App\Shared;
 
 /** Who is looking at which garden, and what they may do there. Made by the gate alone. */
 final readonly class Visit
