@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Account\Entity\Account;
+use App\Codec\UnusableFile;
 use App\Garden\File\GardenReader;
-use App\Garden\File\UnusableFile;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Today;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
+use App\Codec\Node;
+use App\Codec\PlanRulesFile;
+use App\Codec\TemperFile;
 use App\Crop\OwnValues;
-use App\Garden\File\Node;
-use App\Garden\File\PlanRulesFile;
-use App\Garden\File\TemperFile;
 use App\Preparation\GardenRecipes;
 use App\Shared\Faults;
 use App\Shared\Row;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Codec\PlantingReader;
 use App\Garden\File\GardenWriter;
-use App\Garden\File\PlantingReader;
 use App\Shared\Doctrine\GardenRow;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
-use App\Garden\File\Node;
+use App\Codec\Node;
+use App\Codec\RecipeReader;
 use App\Shared\Faults;
 use App\Shared\Row;
 use Doctrine\DBAL\Connection;

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
-use App\Garden\File\Node;
-use App\Garden\File\UnusableFile;
+use App\Codec\Node;
+use App\Codec\RecipeReader;
+use App\Codec\UnusableFile;
 use App\Shared\Faults;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\Yaml\Yaml;

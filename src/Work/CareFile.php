@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Garden\File\Node;
-use App\Garden\File\UnusableFile;
+use App\Codec\Node;
+use App\Codec\UnusableFile;
 use App\Shared\Faults;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;

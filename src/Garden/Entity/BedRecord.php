@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\Entity;
 
-use App\Garden\File\TemperFile;
+use App\Codec\TemperFile;
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Land\Bed;

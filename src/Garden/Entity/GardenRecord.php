@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\Entity;
 
-use App\Garden\File\PlanRulesFile;
+use App\Codec\PlanRulesFile;
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Garden\Place;

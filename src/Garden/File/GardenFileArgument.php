@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use App\Codec\UnusableFile;
 use JollyFurrow\Garden\Garden;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;

@@ -4,8 +4,17 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use App\Codec\ClimateFile;
+use App\Codec\Node;
+use App\Codec\PlanRulesFile;
+use App\Codec\PlantingReader;
+use App\Codec\PromiseReader;
+use App\Codec\ProtectionReader;
+use App\Codec\RecipeReader;
+use App\Codec\StretchReader;
+use App\Codec\TemperFile;
+use App\Codec\UnusableFile;
 use App\Crop\GardenBooks;
-use App\Preparation\RecipeReader;
 use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OwnValue;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
-use App\Preparation\RecipeReader;
+use App\Codec\ClimateFile;
+use App\Codec\PlanRulesFile;
+use App\Codec\RecipeReader;
+use App\Codec\TemperFile;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan\Command;
 
+use App\Codec\Node;
+use App\Codec\RecipeReader;
 use App\Crop\GardenBooks;
-use App\Garden\File\Node;
-use App\Preparation\RecipeReader;
 use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OwnValue;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Preparation\Entity;
 
-use App\Preparation\RecipeReader;
+use App\Codec\RecipeReader;
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Recipe\Recipe;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Tests\Climate;
 
+use App\Codec\UnusableFile;
 use App\Garden\File\GardenReader;
 use App\Garden\File\GardenWriter;
-use App\Garden\File\UnusableFile;
 use App\Garden\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Preparation;
 
-use App\Garden\File\UnusableFile;
+use App\Codec\UnusableFile;
 use App\Preparation\RecipeFile;
 use JollyFurrow\Recipe\BedSeason;
 use JollyFurrow\Recipe\Tools;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Work;
 
-use App\Garden\File\UnusableFile;
+use App\Codec\UnusableFile;
 use App\Tests\Support\AppCase;
 use App\Work\CareFile;
 use JollyFurrow\Climate\Cover;

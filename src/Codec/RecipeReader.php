@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Preparation;
+namespace App\Codec;
 
-use App\Garden\File\Node;
 use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeRules;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Garden\File;
+namespace App\Codec;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Measure\Money;
