@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Account\Entity\Account;
+use App\Rows\Account;
 use App\Shared\Entry;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;

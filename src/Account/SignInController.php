@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Account\Entity\Account;
+use App\Rows\Account;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Climate\Entity\ClimateRecord;
-use App\Climate\Entity\ReadingRecord;
+use App\Rows\ClimateRecord;
+use App\Rows\ReadingRecord;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Maturity\PlaceClimate;

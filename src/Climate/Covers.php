@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Climate\Entity\ProtectionRecord;
 use App\Garden\Snapshot;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingKeeper;
 use App\Record\ChangeLog;
 use App\Record\Meanwhile;
+use App\Rows\ProtectionRecord;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Beds\Conflict;

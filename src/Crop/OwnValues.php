@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
-use App\Crop\Entity\OwnValueRecord;
+use App\Rows\OwnValueRecord;
 use App\Shared\Row;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

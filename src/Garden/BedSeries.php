@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Garden\Entity\BedRecord;
-use App\Garden\Entity\BlockRecord;
+use App\Rows\BedRecord;
+use App\Rows\BlockRecord;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Land\Bed;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Garden\Entity\BedRecord;
-use App\Garden\Entity\PastCropRecord;
 use App\Record\ChangeLog;
+use App\Rows\BedRecord;
+use App\Rows\PastCropRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Account\Entity\Account;
 use App\Codec\UnusableFile;
 use App\Garden\File\GardenReader;
+use App\Rows\Account;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Today;

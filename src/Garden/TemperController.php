@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Garden\Entity\BedRecord;
 use App\Record\ChangeLog;
+use App\Rows\BedRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

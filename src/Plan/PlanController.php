@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Garden\Snapshot;
-use App\Plan\Entity\PlanRun;
+use App\Rows\PlanRun;
 use App\Shared\Page;
 use App\Shared\Today;
 use App\Shared\Visit;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Plan\Entity\PieceRecord;
-use App\Plan\Entity\PlantingRecord;
-use App\Record\Entity\FieldNoteRecord;
+use App\Rows\FieldNoteRecord;
+use App\Rows\PieceRecord;
+use App\Rows\PlantingRecord;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Planting;

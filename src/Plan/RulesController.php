@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\Entity\GardenRecord;
 use App\Garden\Snapshot;
 use App\Record\ChangeLog;
+use App\Rows\GardenRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

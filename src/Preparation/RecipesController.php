@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Preparation;
 
 use App\Garden\Snapshot;
-use App\Preparation\Entity\OwnRecipeRecord;
 use App\Record\ChangeLog;
+use App\Rows\OwnRecipeRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Promise;
 
 use App\Garden\Snapshot;
-use App\Promise\Entity\OutletRecord;
-use App\Promise\Entity\PartRecord;
-use App\Promise\Entity\ProductRecord;
 use App\Record\ChangeLog;
+use App\Rows\OutletRecord;
+use App\Rows\PartRecord;
+use App\Rows\ProductRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
-use App\Promise\Entity\OutletRecord;
-use App\Promise\Entity\ProductRecord;
-use App\Promise\Entity\PromiseRecord;
 use App\Record\Meanwhile;
+use App\Rows\OutletRecord;
+use App\Rows\ProductRecord;
+use App\Rows\PromiseRecord;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Measure\InvalidMoney;

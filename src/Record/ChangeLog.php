@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Record\Entity\Change;
+use App\Rows\Change;
 use App\Shared\Doctrine\GardenRow;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;

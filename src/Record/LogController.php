@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Record\Entity\Change;
+use App\Rows\Change;
 use App\Shared\Page;
 use App\Shared\Role;
 use App\Shared\Visit;

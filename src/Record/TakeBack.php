@@ -6,7 +6,7 @@ namespace App\Record;
 
 use App\Crop\GardenBooks;
 use App\Preparation\GardenRecipes;
-use App\Record\Entity\Change;
+use App\Rows\Change;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

@@ -152,7 +152,7 @@ final class OwnPagesTest extends AppCase
     {
         $entities = $this->service(\Doctrine\ORM\EntityManagerInterface::class);
         foreach ([new OwnValue('leek', 'rows', 'many'), new OwnValue('radish', 'days_sown', '33')] as $value) {
-            $entities->persist(new \App\Crop\Entity\OwnValueRecord($this->garden, $value));
+            $entities->persist(new \App\Rows\OwnValueRecord($this->garden, $value));
         }
         $entities->flush();
         $this->browser->request('GET', $this->path('/crops/radish'));

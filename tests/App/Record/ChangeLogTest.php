@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Tests\Record;
 
-use App\Garden\Entity\BlockRecord;
-use App\Garden\Entity\GardenRecord;
 use App\Record\ChangeLog;
-use App\Record\Entity\Change;
+use App\Rows\BlockRecord;
+use App\Rows\Change;
+use App\Rows\GardenRecord;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use Doctrine\ORM\EntityManagerInterface;

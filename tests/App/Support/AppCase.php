@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Tests\Support;
 
 use App\Account\Accounts;
-use App\Account\Entity\Account;
-use App\Account\Entity\Member;
 use App\Garden\File\GardenReader;
 use App\Garden\GardenKeeper;
 use App\Garden\Snapshot;
+use App\Rows\Account;
+use App\Rows\Member;
 use App\Shared\Role;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

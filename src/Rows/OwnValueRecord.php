@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Crop\Entity;
+namespace App\Rows;
 
 use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;

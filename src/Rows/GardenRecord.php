@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Garden\Entity;
+namespace App\Rows;
 
 use App\Codec\PlanRulesFile;
 use App\Shared\Doctrine\GardenRow;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Preparation\Entity;
+namespace App\Rows;
 
 use App\Codec\RecipeReader;
 use App\Shared\Doctrine\GardenRow;
