@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use App\Shared\Doctrine\GardenRow;
 use App\Shared\Role;
 use App\Shared\Today;

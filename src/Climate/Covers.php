@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Climate;
 
 use App\Garden\Snapshot;
+use App\Log\ChangeLog;
+use App\Log\Meanwhile;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingKeeper;
-use App\Record\ChangeLog;
-use App\Record\Meanwhile;
 use App\Rows\ProtectionRecord;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

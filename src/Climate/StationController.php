@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Climate;
 
 use App\Garden\Snapshot;
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Role;

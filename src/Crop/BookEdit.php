@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Crop;
 
 use App\Garden\Snapshot;
+use App\Log\ChangeLog;
+use App\Log\Meanwhile;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingKeeper;
-use App\Record\ChangeLog;
-use App\Record\Meanwhile;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;

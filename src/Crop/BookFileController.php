@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Crop;
 
 use App\Garden\Snapshot;
-use App\Record\Meanwhile;
+use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use App\Rows\BedRecord;
 use App\Rows\PastCropRecord;
 use App\Shared\Entry;

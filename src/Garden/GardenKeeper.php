@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Climate\ClimateKeeper;
+use App\Log\ChangeLog;
 use App\Plan\PlantingKeeper;
-use App\Record\ChangeLog;
 use App\Rows\BedRecord;
 use App\Rows\BlockRecord;
 use App\Rows\GardenRecord;

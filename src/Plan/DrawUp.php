@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Garden\Snapshot;
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

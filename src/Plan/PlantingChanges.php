@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Garden\Snapshot;
-use App\Record\ChangeLog;
-use App\Record\Meanwhile;
+use App\Log\ChangeLog;
+use App\Log\Meanwhile;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Garden\Snapshot;
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use App\Rows\GardenRecord;
 use App\Shared\Entry;
 use App\Shared\Page;

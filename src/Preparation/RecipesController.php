@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Preparation;
 
 use App\Garden\Snapshot;
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use App\Rows\OwnRecipeRecord;
 use App\Shared\Entry;
 use App\Shared\Page;

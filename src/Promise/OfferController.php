@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Promise;
 
 use App\Garden\Snapshot;
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use App\Rows\OutletRecord;
 use App\Rows\PartRecord;
 use App\Rows\ProductRecord;

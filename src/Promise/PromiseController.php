@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Promise;
 
 use App\Garden\Snapshot;
-use App\Record\ChangeLog;
-use App\Record\Meanwhile;
+use App\Log\ChangeLog;
+use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

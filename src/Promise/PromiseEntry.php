@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
-use App\Record\Meanwhile;
+use App\Log\Meanwhile;
 use App\Rows\OutletRecord;
 use App\Rows\ProductRecord;
 use App\Rows\PromiseRecord;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Log\MovedOn;
 use App\Rows\Change;
 use App\Shared\Page;
 use App\Shared\Role;

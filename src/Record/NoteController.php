@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Garden\Snapshot;
+use App\Log\Meanwhile;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingMark;
 use App\Plan\Replacement;

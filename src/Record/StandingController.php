@@ -6,6 +6,7 @@ namespace App\Record;
 
 use App\Garden\BedSeries;
 use App\Garden\Snapshot;
+use App\Log\ChangeLog;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingKeeper;
 use App\Plan\Replacement;

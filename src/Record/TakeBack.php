@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Crop\GardenBooks;
+use App\Log\ChangeLog;
+use App\Log\MovedOn;
+use App\Log\RowImages;
 use App\Preparation\GardenRecipes;
 use App\Rows\Change;
 use App\Shared\Today;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Record;
+namespace App\Log;
 
 use App\Rows\Change;
 use App\Shared\Doctrine\GardenRow;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Tests\Record;
+namespace App\Tests\Log;
 
-use App\Record\ChangeLog;
+use App\Log\ChangeLog;
 use App\Rows\BlockRecord;
 use App\Rows\Change;
 use App\Rows\GardenRecord;
