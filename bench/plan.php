@@ -8,10 +8,10 @@ require dirname(__DIR__).'/vendor/autoload.php';
 require __DIR__.'/reference.php';
 require __DIR__.'/gardens.php';
 
-use App\Crop\CropBookFile;
-use App\Crop\GardenBooks;
+use App\Books\CropBookFile;
+use App\Books\GardenBooks;
+use App\Books\RecipeFile;
 use App\Garden\File\GardenReader;
-use App\Preparation\RecipeFile;
 use Doctrine\DBAL\DriverManager;
 use JollyFurrow\Plan\Planner;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;

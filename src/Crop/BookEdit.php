@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use App\Books\GardenBooks;
+use App\Books\OwnValues;
 use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;

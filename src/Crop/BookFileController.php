@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use App\Books\GardenBooks;
 use App\Garden\Snapshot;
 use App\Log\Meanwhile;
 use App\Shared\Entry;

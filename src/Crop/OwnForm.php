@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use App\Books\GardenBooks;
 use App\Shared\Entry;
 use JollyFurrow\Book\BookColumns;
 use JollyFurrow\Book\BookSheet;

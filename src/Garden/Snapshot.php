@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
+use App\Books\GardenRecipes;
+use App\Books\OwnValues;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
 use App\Codec\TemperFile;
-use App\Crop\OwnValues;
-use App\Preparation\GardenRecipes;
 use App\Shared\Faults;
 use App\Shared\Row;
 use App\Shared\Today;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
+use App\Books\CareFile;
 use App\Climate\DropFolder;
 use App\Climate\SimulatedStation;
 use App\Garden\Snapshot;
@@ -14,7 +15,6 @@ use App\Shared\Entry;
 use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
-use App\Work\CareFile;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Preparation;
 
+use App\Books\GardenRecipes;
 use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Rows\OwnRecipeRecord;

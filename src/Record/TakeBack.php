@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Crop\GardenBooks;
+use App\Books\GardenBooks;
+use App\Books\GardenRecipes;
 use App\Log\ChangeLog;
 use App\Log\MovedOn;
 use App\Log\RowImages;
-use App\Preparation\GardenRecipes;
 use App\Rows\Change;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
+use App\Books\CareFile;
 use App\Garden\Snapshot;
 use App\Shared\Page;
 use App\Shared\Visit;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Climate\Command;
 
-use App\Crop\GardenBooks;
+use App\Books\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden\File;
 
+use App\Books\GardenBooks;
 use App\Codec\ClimateFile;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
@@ -14,7 +15,6 @@ use App\Codec\RecipeReader;
 use App\Codec\StretchReader;
 use App\Codec\TemperFile;
 use App\Codec\UnusableFile;
-use App\Crop\GardenBooks;
 use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OwnValue;

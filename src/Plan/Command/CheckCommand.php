@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan\Command;
 
+use App\Books\GardenBooks;
 use App\Codec\Node;
 use App\Codec\RecipeReader;
-use App\Crop\GardenBooks;
 use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OwnValue;

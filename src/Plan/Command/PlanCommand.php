@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan\Command;
 
-use App\Crop\GardenBooks;
+use App\Books\GardenBooks;
 use App\Garden\File\GardenFileArgument;
 use App\Plan\PlanJson;
 use JollyFurrow\Plan\Planner;

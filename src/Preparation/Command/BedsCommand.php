@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Preparation\Command;
 
-use App\Crop\GardenBooks;
+use App\Books\CareFile;
+use App\Books\GardenBooks;
 use App\Garden\File\GardenFileArgument;
-use App\Work\CareFile;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Planting\Planting;

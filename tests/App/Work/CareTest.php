@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Tests\Work;
 
+use App\Books\CareFile;
 use App\Codec\UnusableFile;
 use App\Tests\Support\AppCase;
-use App\Work\CareFile;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\PlaceType;

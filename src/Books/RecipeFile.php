@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Preparation;
+namespace App\Books;
 
 use App\Codec\Node;
 use App\Codec\RecipeReader;

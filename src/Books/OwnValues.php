@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Crop;
+namespace App\Books;
 
 use App\Rows\OwnValueRecord;
 use App\Shared\Row;

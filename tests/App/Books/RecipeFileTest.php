@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Tests\Preparation;
+namespace App\Tests\Books;
 
+use App\Books\RecipeFile;
 use App\Codec\UnusableFile;
-use App\Preparation\RecipeFile;
 use JollyFurrow\Recipe\BedSeason;
 use JollyFurrow\Recipe\Tools;
 use PHPUnit\Framework\Attributes\DataProvider;

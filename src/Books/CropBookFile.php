@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Crop;
+namespace App\Books;
 
 use JollyFurrow\Book\BookReader;
 use JollyFurrow\Crop\CropBook;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Crop;
+namespace App\Books;
 
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Book\BookFault;
