@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Garden\Snapshot;
 use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;

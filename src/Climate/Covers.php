@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
 use App\Plan\PlantingChanges;
-use App\Plan\PlantingKeeper;
 use App\Rows\ProtectionRecord;
+use App\Store\PlantingKeeper;
+use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Beds\Conflict;

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Rows\GardenRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\ClimateKeeper;
+use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\ClimateTable;
 use JollyFurrow\Climate\FrostDates;

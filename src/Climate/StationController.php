@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Role;
 use App\Shared\Visit;
+use App\Store\ClimateKeeper;
+use App\Store\Snapshot;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Garden\Garden;

@@ -6,11 +6,11 @@ namespace App\Crop;
 
 use App\Books\GardenBooks;
 use App\Books\OwnValues;
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
 use App\Plan\PlantingChanges;
-use App\Plan\PlantingKeeper;
+use App\Store\PlantingKeeper;
+use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;

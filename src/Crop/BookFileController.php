@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Crop;
 
 use App\Books\GardenBooks;
-use App\Garden\Snapshot;
 use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Book\BookColumns;
 use JollyFurrow\Book\BookSheet;
 use JollyFurrow\Book\OwnValue;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
-use App\Garden\Snapshot;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Ladder\SchoolsSideBySide;

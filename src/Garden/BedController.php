@@ -7,6 +7,7 @@ namespace App\Garden;
 use App\Plan\BedCard;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\PastCrop;

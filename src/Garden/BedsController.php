@@ -10,6 +10,7 @@ use App\Rows\PastCropRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;

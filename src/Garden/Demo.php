@@ -6,14 +6,15 @@ namespace App\Garden;
 
 use App\Account\Accounts;
 use App\Account\DemoAccount;
-use App\Climate\ClimateKeeper;
 use App\Climate\SimulatedStation;
 use App\Garden\File\GardenReader;
 use App\Log\ChangeLog;
 use App\Plan\DrawUp;
-use App\Plan\PlantingKeeper;
 use App\Rows\PlantingRecord;
 use App\Shared\Today;
+use App\Store\ClimateKeeper;
+use App\Store\GardenKeeper;
+use App\Store\PlantingKeeper;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planner;

@@ -7,6 +7,7 @@ namespace App\Garden;
 use App\Garden\File\GardenWriter;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -10,6 +10,7 @@ use App\Rows\Account;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Today;
+use App\Store\GardenKeeper;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;

@@ -9,6 +9,7 @@ use App\Rows\GardenRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;

@@ -9,6 +9,7 @@ use App\Rows\BedRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
+use App\Store\PlantingKeeper;
+use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\Snapshot;
 use App\Log\Meanwhile;
 use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planner;

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\Snapshot;
 use App\Rows\PlanRun;
 use App\Shared\Page;
 use App\Shared\Today;
 use App\Shared\Visit;
+use App\Store\Snapshot;
+use App\Store\Standpoint;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;

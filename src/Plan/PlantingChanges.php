@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
+use App\Store\PlantingKeeper;
+use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;

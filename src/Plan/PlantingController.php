@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Books\CareFile;
-use App\Garden\Snapshot;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
+use App\Store\Standpoint;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;

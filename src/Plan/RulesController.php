@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Rows\GardenRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;

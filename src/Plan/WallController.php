@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\Snapshot;
 use App\Plan\Wall\Scale;
 use App\Plan\Wall\SupplyStrip;
 use App\Plan\Wall\WallDrawing;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
+use App\Store\Standpoint;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Preparation;
 
 use App\Books\GardenRecipes;
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Rows\OwnRecipeRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Rows\OutletRecord;
 use App\Rows\PartRecord;
@@ -12,6 +11,7 @@ use App\Rows\ProductRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Promise\Outlet;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
-use App\Garden\Snapshot;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Need\SeasonTotals;
 use Symfony\Component\HttpFoundation\Request;

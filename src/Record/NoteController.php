@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Garden\Snapshot;
 use App\Log\Meanwhile;
 use App\Plan\PlantingChanges;
 use App\Plan\PlantingMark;
@@ -13,6 +12,7 @@ use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Role;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\CannotBeDone;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Garden\Snapshot;
 use App\Plan\PlantingMark;
-use App\Plan\Standpoint;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
+use App\Store\Standpoint;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Plan\Planner;

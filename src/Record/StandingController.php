@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Garden\BedSeries;
-use App\Garden\Snapshot;
 use App\Log\ChangeLog;
 use App\Plan\PlantingChanges;
-use App\Plan\PlantingKeeper;
 use App\Plan\Replacement;
 use App\Shared\Entry;
 use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\PlantingKeeper;
+use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\CropBook;

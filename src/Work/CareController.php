@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Books\CareFile;
-use App\Garden\Snapshot;
 use App\Shared\Page;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Length;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Account;
 
-use App\Garden\Snapshot;
 use App\Shared\Role;
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\Routing\Route;

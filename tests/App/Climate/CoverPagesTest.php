@@ -7,7 +7,7 @@ namespace App\Tests\Climate;
 use App\Codec\UnusableFile;
 use App\Garden\File\GardenReader;
 use App\Garden\File\GardenWriter;
-use App\Garden\Snapshot;
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Climate\Cover;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Climate;
 
-use App\Garden\Snapshot;
 use App\Plan\PlantingMark;
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\Attributes\DataProvider;

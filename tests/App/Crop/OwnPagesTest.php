@@ -130,7 +130,7 @@ final class OwnPagesTest extends AppCase
             $page = $this->browser->request('GET', '/g/'.$other.'/crops/sheet/in');
             $this->browser->request('POST', '/g/'.$other.'/crops/sheet/in', ['_token' => (string) $page->filter('input[name=_token]')->attr('value'), 'seen' => (string) $page->filter('input[name=seen]')->attr('value'), 'do' => 'keep'], ['file' => new UploadedFile($path, 'crops.'.$format, null, null, true)]);
             self::assertResponseStatusCodeSame(303, $format);
-            self::assertEqualsCanonicalizing($own, $this->service(\App\Garden\Snapshot::class)->of($other)->own, $format);
+            self::assertEqualsCanonicalizing($own, $this->service(\App\Store\Snapshot::class)->of($other)->own, $format);
         }
         self::assertStringContainsString("'=Dusk", SheetFile::toCsv([['=Dusk']]));
         self::assertSame([['=a', '-b', '-2', '+c', "'x"]], SheetFile::read(SheetFile::toCsv([['=a', '-b', '-2', '+c', "'x"]])));

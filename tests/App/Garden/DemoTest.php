@@ -9,7 +9,7 @@ use App\Account\DemoAccount;
 use App\Garden\Demo;
 use App\Garden\File\GardenReader;
 use App\Garden\SeasonShift;
-use App\Garden\Snapshot;
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Climate\PlaceType;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
-use App\Plan\Standpoint;
 use App\Plan\Wall\Scale;
 use App\Plan\Wall\Strip;
 use App\Plan\Wall\SupplyStrip;
 use App\Plan\Wall\WallDrawing;
+use App\Store\Standpoint;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;
@@ -82,7 +82,7 @@ final class DrawingTest extends AppCase
     /** @return array{int, float} units of lettuce served, bags of the mix covered */
     private function servedOfTheMix(): array
     {
-        $stand = Standpoint::of($this->garden, $this->service(\App\Garden\Snapshot::class), $this->service(Planner::class), $this->service(CropBook::class));
+        $stand = Standpoint::of($this->garden, $this->service(\App\Store\Snapshot::class), $this->service(Planner::class), $this->service(CropBook::class));
         $weeks = $this->service(SupplyStrip::class)->weeks($stand->garden, $stand->plan, $stand->garden->products[1]);
         self::assertCount(1, $weeks);
         self::assertSame(10.0, $weeks[0]['served'] + $weeks[0]['short']);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
-use App\Garden\Snapshot;
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Planting\Planting;

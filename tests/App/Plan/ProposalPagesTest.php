@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
-use App\Garden\Snapshot;
 use App\Plan\PlantingMark;
 use App\Plan\Proposals;
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Proposal\ProposedChange;

@@ -98,7 +98,7 @@ final class FormsTest extends AppCase
         $id = $this->service(\Doctrine\DBAL\Connection::class)->fetchOne("SELECT id FROM garden WHERE name = 'South'");
         self::assertResponseRedirects('/g/'.(\is_string($id) ? $id : '').'/standing');
         self::assertIsString($id);
-        $place = $this->service(\App\Garden\Snapshot::class)->of($id)->place;
+        $place = $this->service(\App\Store\Snapshot::class)->of($id)->place;
 
         self::assertSame(['10-20', '04-20'], [$place->lastFrost->iso(), $place->firstFrost->iso()]);
         $this->browser->request('GET', '/g/'.$id.'/wall');

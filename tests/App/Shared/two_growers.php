@@ -11,12 +11,12 @@ declare(strict_types=1);
 
 use App\Account\Accounts;
 use App\Garden\File\GardenReader;
-use App\Garden\GardenKeeper;
-use App\Garden\Snapshot;
 use App\Kernel;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
 use App\Promise\PromiseEntry;
+use App\Store\GardenKeeper;
+use App\Store\Snapshot;
 use App\Tests\Support\SmallGarden;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

@@ -6,11 +6,11 @@ namespace App\Tests\Support;
 
 use App\Account\Accounts;
 use App\Garden\File\GardenReader;
-use App\Garden\GardenKeeper;
-use App\Garden\Snapshot;
 use App\Rows\Account;
 use App\Rows\Member;
 use App\Shared\Role;
+use App\Store\GardenKeeper;
+use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Garden;
+namespace App\Store;
 
 use App\Books\GardenRecipes;
 use App\Books\OwnValues;

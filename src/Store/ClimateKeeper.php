@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Climate;
+namespace App\Store;
 
 use App\Rows\ClimateRecord;
 use App\Rows\ReadingRecord;

@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Garden;
+namespace App\Store;
 
-use App\Climate\ClimateKeeper;
 use App\Log\ChangeLog;
-use App\Plan\PlantingKeeper;
 use App\Rows\BedRecord;
 use App\Rows\BlockRecord;
 use App\Rows\GardenRecord;

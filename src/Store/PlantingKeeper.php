@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plan;
+namespace App\Store;
 
 use App\Rows\FieldNoteRecord;
 use App\Rows\PieceRecord;

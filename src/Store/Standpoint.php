@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Plan;
+namespace App\Store;
 
-use App\Garden\Snapshot;
 use App\Shared\Expected;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
