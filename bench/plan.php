@@ -11,7 +11,7 @@ require __DIR__.'/gardens.php';
 use App\Books\CropBookFile;
 use App\Books\GardenBooks;
 use App\Books\RecipeFile;
-use App\Garden\File\GardenReader;
+use App\File\GardenReader;
 use Doctrine\DBAL\DriverManager;
 use JollyFurrow\Plan\Planner;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 /* Times the ready date of every crop, place type, method and day of a year, as a multiple of the reference loop. */
 
 use App\Books\GardenBooks;
-use App\Garden\File\GardenReader;
+use App\File\GardenReader;
 use App\Kernel;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;

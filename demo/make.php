@@ -9,7 +9,7 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
-use App\Garden\File\GardenWriter;
+use App\File\GardenWriter;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\MonthlyMeans;

@@ -7,7 +7,7 @@ namespace App\Garden;
 use App\Account\Accounts;
 use App\Account\DemoAccount;
 use App\Climate\SimulatedStation;
-use App\Garden\File\GardenReader;
+use App\File\GardenReader;
 use App\Log\ChangeLog;
 use App\Plan\DrawUp;
 use App\Rows\PlantingRecord;

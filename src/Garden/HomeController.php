@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Codec\UnusableFile;
-use App\Garden\File\GardenReader;
+use App\File\GardenReader;
 use App\Rows\Account;
 use App\Shared\Entry;
 use App\Shared\Page;

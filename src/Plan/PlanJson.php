@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\File\GardenWriter;
+use App\File\GardenWriter;
 use JollyFurrow\Beds\Unplaced;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Garden\File\GardenWriter;
+use App\File\GardenWriter;
 use JollyFurrow\Planting\Planting;
 
 /** A short mark of a planting as it stands, carried by forms to see whether somebody changed it meanwhile. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Codec\PlantingReader;
-use App\Garden\File\GardenWriter;
+use App\File\GardenWriter;
 use App\Shared\Doctrine\GardenRow;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;

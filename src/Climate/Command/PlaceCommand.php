@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Climate\Command;
 
-use App\Garden\File\GardenFileArgument;
+use App\File\GardenFileArgument;
 use JollyFurrow\Climate\ClimateTable;
 use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Climate\FrostDates;

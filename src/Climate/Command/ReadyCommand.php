@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Climate\Command;
 
 use App\Books\GardenBooks;
-use App\Garden\File\GardenFileArgument;
+use App\File\GardenFileArgument;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan\Command;
 
 use App\Books\GardenBooks;
-use App\Garden\File\GardenFileArgument;
+use App\File\GardenFileArgument;
 use App\Plan\PlanJson;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;

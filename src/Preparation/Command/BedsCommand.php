@@ -6,7 +6,7 @@ namespace App\Preparation\Command;
 
 use App\Books\CareFile;
 use App\Books\GardenBooks;
-use App\Garden\File\GardenFileArgument;
+use App\File\GardenFileArgument;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Planting\Planting;

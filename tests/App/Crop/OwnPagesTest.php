@@ -87,7 +87,7 @@ final class OwnPagesTest extends AppCase
         $this->post($this->path('/log/2/take-back'), []);
         self::assertEquals($own, $this->snapshot()->own, 'what is planted stays in the book');
         self::assertStringContainsString('"variety": "own-dusk-marble"', $this->file());
-        self::assertEquals($this->snapshot()->own, $this->service(\App\Garden\File\GardenReader::class)->read($this->file())->own);
+        self::assertEquals($this->snapshot()->own, $this->service(\App\File\GardenReader::class)->read($this->file())->own);
     }
 
     public function testACropOfItsOwnIsSoldAsOne(): void

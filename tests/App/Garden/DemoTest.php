@@ -6,8 +6,8 @@ namespace App\Tests\Garden;
 
 use App\Account\Accounts;
 use App\Account\DemoAccount;
+use App\File\GardenReader;
 use App\Garden\Demo;
-use App\Garden\File\GardenReader;
 use App\Garden\SeasonShift;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Tests\Garden;
 
 use App\Codec\UnusableFile;
-use App\Garden\File\GardenReader;
-use App\Garden\File\GardenWriter;
+use App\File\GardenReader;
+use App\File\GardenWriter;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Land\Quarantine;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
-use App\Garden\File\GardenReader;
-use App\Garden\File\GardenWriter;
+use App\File\GardenReader;
+use App\File\GardenWriter;
 use App\Plan\PlanJson;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Check\Fault;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Tests\Plan;
 
 use App\Codec\UnusableFile;
-use App\Garden\File\GardenReader;
-use App\Garden\File\GardenWriter;
+use App\File\GardenReader;
+use App\File\GardenWriter;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Crop\Method;

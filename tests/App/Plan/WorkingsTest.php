@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
-use App\Garden\File\GardenReader;
+use App\File\GardenReader;
 use App\Plan\PlantingSheet;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Crop\CropBook;

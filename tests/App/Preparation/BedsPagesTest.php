@@ -106,7 +106,7 @@ final class BedsPagesTest extends AppCase
     {
         $this->late('2026-03-05', '2026-02-26');
         $file = (string) tempnam(sys_get_temp_dir(), 'garden');
-        file_put_contents($file, (new \App\Garden\File\GardenWriter())->write($this->snapshot()));
+        file_put_contents($file, (new \App\File\GardenWriter())->write($this->snapshot()));
         $tester = new CommandTester((new Application(self::$kernel ?? self::bootKernel()))->find('beds'));
 
         self::assertSame(1, $tester->execute(['file' => $file], ['capture_stderr_separately' => true]));

@@ -10,7 +10,7 @@ declare(strict_types=1);
  */
 
 use App\Account\Accounts;
-use App\Garden\File\GardenReader;
+use App\File\GardenReader;
 use App\Kernel;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Support;
 
 use App\Account\Accounts;
-use App\Garden\File\GardenReader;
+use App\File\GardenReader;
 use App\Rows\Account;
 use App\Rows\Member;
 use App\Shared\Role;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Garden;
+namespace App\File;
 
-use App\Garden\File\GardenWriter;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Garden\File;
+namespace App\File;
 
 use App\Codec\UnusableFile;
 use JollyFurrow\Garden\Garden;
