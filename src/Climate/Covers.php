@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
+use App\Change\PlantingChanges;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
-use App\Plan\PlantingChanges;
 use App\Rows\ProtectionRecord;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;

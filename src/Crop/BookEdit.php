@@ -6,9 +6,9 @@ namespace App\Crop;
 
 use App\Books\GardenBooks;
 use App\Books\OwnValues;
+use App\Change\PlantingChanges;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
-use App\Plan\PlantingChanges;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;

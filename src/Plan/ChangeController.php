@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Change\PlantingChanges;
+use App\Change\PlantingMark;
+use App\Change\Replacement;
 use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;

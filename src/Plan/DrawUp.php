@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Change\PlantingChanges;
 use App\Log\ChangeLog;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;

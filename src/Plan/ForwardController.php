@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Change\PlantingChanges;
+use App\Change\Replacement;
 use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;

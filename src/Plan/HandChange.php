@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Change\Replacement;
 use App\Shared\Entry;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Change\PlantingMark;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Proposal\ChangeKind;
 use JollyFurrow\Proposal\ProposedChange;

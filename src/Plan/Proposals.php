@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Change\PlantingMark;
 use App\Codec\PlantingReader;
 use App\File\GardenWriter;
 use App\Shared\Doctrine\GardenRow;

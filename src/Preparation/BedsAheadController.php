@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Preparation;
 
 use App\Books\CareFile;
+use App\Change\PlantingChanges;
+use App\Change\Replacement;
 use App\Climate\DropFolder;
 use App\Climate\SimulatedStation;
 use App\Log\Meanwhile;
-use App\Plan\PlantingChanges;
-use App\Plan\Replacement;
 use App\Shared\Entry;
 use App\Shared\Expected;
 use App\Shared\Page;

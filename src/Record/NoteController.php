@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Change\PlantingChanges;
+use App\Change\PlantingMark;
+use App\Change\Replacement;
 use App\Log\Meanwhile;
-use App\Plan\PlantingChanges;
-use App\Plan\PlantingMark;
-use App\Plan\Replacement;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Role;

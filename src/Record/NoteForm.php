@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Plan\Replacement;
+use App\Change\Replacement;
 use App\Shared\Entry;
 use App\Shared\Expected;
 use JollyFurrow\Crop\CropBook;

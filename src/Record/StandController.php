@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Plan\PlantingMark;
+use App\Change\PlantingMark;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Change\PlantingChanges;
+use App\Change\Replacement;
 use App\Garden\BedSeries;
 use App\Log\ChangeLog;
-use App\Plan\PlantingChanges;
-use App\Plan\Replacement;
 use App\Shared\Entry;
 use App\Shared\Expected;
 use App\Shared\Page;

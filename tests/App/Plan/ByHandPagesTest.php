@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
-use App\Plan\PlantingMark;
+use App\Change\PlantingMark;
 use App\Shared\Role;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;

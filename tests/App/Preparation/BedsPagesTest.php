@@ -33,7 +33,7 @@ final class BedsPagesTest extends AppCase
         $this->post($this->path('/planting/'.$id.'/late'), ['how' => 'somehow']);
         $this->browser->followRedirect();
         self::assertStringContainsString('no longer', $this->text());
-        $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'begun', 'day' => '2026-03-01', 'seen' => \App\Plan\PlantingMark::of($this->planting($key))]);
+        $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'begun', 'day' => '2026-03-01', 'seen' => \App\Change\PlantingMark::of($this->planting($key))]);
         self::assertResponseStatusCodeSame(303);
         $this->browser->request('GET', $this->path('/ahead'));
         self::assertStringContainsString('every bed that should be under way is noted as begun', $this->text());

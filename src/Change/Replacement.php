@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plan;
+namespace App\Change;
 
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Planting;
