@@ -6,12 +6,12 @@ namespace App\Garden;
 
 use App\Account\Accounts;
 use App\Account\DemoAccount;
-use App\Climate\SimulatedStation;
 use App\File\GardenReader;
 use App\Log\ChangeLog;
 use App\Plan\DrawUp;
 use App\Rows\PlantingRecord;
 use App\Shared\Today;
+use App\Station\SimulatedStation;
 use App\Store\ClimateKeeper;
 use App\Store\GardenKeeper;
 use App\Store\PlantingKeeper;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Climate;
+namespace App\Station;
 
 use App\Log\ChangeLog;
 use App\Shared\Entry;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Climate;
+namespace App\Station;
 
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Maturity\PlaceClimate;
