@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Plan\BedCard;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
+use App\Wall\BedCard;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\PastCrop;

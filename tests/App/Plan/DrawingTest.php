@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
-use App\Plan\Wall\Scale;
-use App\Plan\Wall\Strip;
-use App\Plan\Wall\SupplyStrip;
-use App\Plan\Wall\WallDrawing;
 use App\Store\Standpoint;
 use App\Tests\Support\AppCase;
+use App\Wall\Scale;
+use App\Wall\Strip;
+use App\Wall\SupplyStrip;
+use App\Wall\WallDrawing;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;

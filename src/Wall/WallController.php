@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Plan;
+namespace App\Wall;
 
-use App\Plan\Wall\Scale;
-use App\Plan\Wall\SupplyStrip;
-use App\Plan\Wall\WallDrawing;
+use App\Plan\ShortList;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plan\Wall;
+namespace App\Wall;
 
 use App\Shared\Expected;
 use JollyFurrow\Climate\Cover;

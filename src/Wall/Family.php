@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Plan\Wall;
+namespace App\Wall;
 
 /** How a family is told apart on the wall: a colour class, and a glyph for black and white. */
 enum Family: string

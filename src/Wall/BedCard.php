@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Plan;
+namespace App\Wall;
 
-use App\Plan\Wall\Family;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\FieldWork;
