@@ -6,6 +6,7 @@ namespace App\Plan;
 
 use App\Change\PlantingChanges;
 use App\Log\ChangeLog;
+use App\Proposal\Proposals;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Plan;
 
 use App\Change\PlantingMark;
-use App\Plan\Proposals;
+use App\Proposal\Proposals;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Planting\Planting;
