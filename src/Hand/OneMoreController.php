@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Plan;
+namespace App\Hand;
 
+use App\Plan\DrawUp;
 use App\Shared\Entry;
 use App\Shared\Expected;
 use App\Shared\Page;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Climate;
+namespace App\Hand;
 
 use App\Change\PlantingChanges;
 use App\Log\ChangeLog;
