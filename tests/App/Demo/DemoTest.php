@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Tests\Garden;
+namespace App\Tests\Demo;
 
 use App\Account\Accounts;
 use App\Account\DemoAccount;
+use App\Demo\Demo;
+use App\Demo\SeasonShift;
 use App\File\GardenReader;
-use App\Garden\Demo;
-use App\Garden\SeasonShift;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Garden;
+namespace App\Demo;
 
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Garden\Command;
+namespace App\Demo;
 
-use App\Garden\Demo;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
