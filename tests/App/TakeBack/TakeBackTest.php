@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Tests\Record;
+namespace App\Tests\TakeBack;
 
 use App\Shared\Role;
 use App\Tests\Support\AppCase;

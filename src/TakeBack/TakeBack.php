@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Record;
+namespace App\TakeBack;
 
 use App\Books\GardenBooks;
 use App\Books\GardenRecipes;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Record;
+namespace App\TakeBack;
 
 use App\Log\MovedOn;
 use App\Rows\Change;
