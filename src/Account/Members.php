@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Log\ChangeLog;
+use App\Rows\Account;
 use App\Shared\Doctrine\GardenRow;
 use App\Shared\Role;
 use App\Shared\Today;
@@ -62,7 +63,7 @@ final readonly class Members
     }
 
     /** Uses the invitation up. Who belongs to the garden already keeps the higher of both roles. */
-    public function accept(string $secret, Entity\Account $account): bool
+    public function accept(string $secret, Account $account): bool
     {
         return $this->entities->wrapInTransaction(function () use ($secret, $account): bool {
             $to = $this->invitation($secret);

@@ -7,12 +7,12 @@ namespace JollyFurrow\Architecture;
 /**
  * The rooms of a source tree (the folder below its root) and the arrows between them, read from namespaces, imports and full names.
  *
- * @phpstan-type Arrows array<string, array<string, list<string>>> room => room it uses => "Class > Class"
+ * @phpstan-type Arrows array<string, array<string, list<string>>>
  */
 final readonly class Rooms
 {
     /**
-     * @param Arrows             $arrows
+     * @param Arrows             $arrows room => room it uses => "Class > Class"
      * @param array<string, int> $files  room => number of files
      */
     private function __construct(public array $arrows, public array $files)
