@@ -9,6 +9,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
@@ -36,6 +37,17 @@ final class BedChoice
         $this->leads = new Leads($garden);
     }
 
+    /** @param iterable<Planting> $plantings that stand or are to stand */
+    public static function under(Garden $garden, CropBook $book, RecipeBook $recipes, iterable $plantings): self
+    {
+        $choice = new self($garden, $book, $recipes, Grid::of($garden));
+        foreach ($plantings as $planting) {
+            $choice->take($planting);
+        }
+
+        return $choice;
+    }
+
     public function take(Planting $planting): void
     {
         $this->ground->take($planting);
@@ -48,20 +60,34 @@ final class BedChoice
      */
     public function offer(Candidate $candidate, int $millimetres, int $last, array $but = []): BedOffer
     {
-        $crop = $this->book->grown($candidate->item, $candidate->variety);
-        $best = new BedOffer([], $candidate->recipe, $candidate->bedStart, 0.0, [], [], null);
-        if ($this->isTooNearInFlower($crop, $candidate)) {
+        $crop = $this->crop($candidate);
+        $best = BedOffer::none($candidate->recipe, $candidate->bedStart);
+        if (null !== $this->ground->tooNearInFlower($crop, $candidate->ready)) {
             return $best;
         }
         foreach ($this->waysToReady($crop, $candidate) as [$recipe, $start, $beds]) {
             $beds = [] === $but ? $beds : array_values(array_filter($beds, static fn (Bed $bed): bool => !\in_array($bed->name, $but, true)));
-            $offer = $this->among($crop, $candidate, $beds, $recipe, $start, $millimetres, $last);
-            if (self::isBetter($offer, $best)) {
-                $best = $offer;
-            }
+            $offer = $this->among(Stay::ofCandidate($crop, $candidate, $start, $last), $candidate, $beds, $recipe, $millimetres);
+            $best = $offer->isBetterThan($best) ? $offer : $best;
         }
 
         return $best;
+    }
+
+    /** The whole length in one piece on one bed, from its first free place on; no piece: it may not stand there. */
+    public function on(Bed $bed, Candidate $candidate, int $millimetres, int $last): BedOffer
+    {
+        $crop = $this->crop($candidate);
+        $isOpen = $bed->place === $candidate->place && null === $this->ground->tooNearInFlower($crop, $candidate->ready);
+        foreach ($isOpen ? $this->waysToReady($crop, $candidate, [$bed]) : [] as [$recipe, $start]) {
+            $stay = Stay::ofCandidate($crop, $candidate, $start, $last);
+            $first = $this->ground->mayStand($bed, $stay) ? $this->ground->first($bed, $start, $last, $millimetres) : null;
+            if (null !== $first) {
+                return $this->offered($stay, $candidate, [$this->piece($stay, $bed, [$first->from, $first->to], $first->from, $millimetres)], $recipe, null);
+            }
+        }
+
+        return BedOffer::none($candidate->recipe, $candidate->bedStart);
     }
 
     /**
@@ -71,50 +97,27 @@ final class BedChoice
      */
     public function weighed(Candidate $candidate, array $pieces, int $last): BedOffer
     {
-        $crop = $this->book->grown($candidate->item, $candidate->variety);
+        $stay = Stay::ofCandidate($this->crop($candidate), $candidate, $candidate->bedStart, $last);
         $beds = $this->garden->bedsByName();
         $found = [];
         foreach ($pieces as $piece) {
             if (isset($beds[$piece->bed])) {
-                $found[] = $this->piece($crop, $candidate, $beds[$piece->bed], [$piece->from, $piece->to], $piece->from, $piece->to - $piece->from, $candidate->bedStart, $last);
+                $found[] = $this->piece($stay, $beds[$piece->bed], [$piece->from, $piece->to], $piece->from, $piece->to - $piece->from);
             }
         }
 
-        return [] === $found ? new BedOffer($pieces, $candidate->recipe, $candidate->bedStart, 0.0, [], [], null) : $this->offered($crop, $candidate, $found, $candidate->recipe, $candidate->bedStart, $last, null);
+        return [] === $found ? new BedOffer($pieces, $candidate->recipe, $candidate->bedStart, 0.0, [], [], null) : $this->offered($stay, $candidate, $found, $candidate->recipe, null);
     }
 
     /** Whether one step of it finds a bed at all. */
     public function hasRoom(Candidate $candidate, int $last): bool
     {
-        $crop = $this->book->grown($candidate->item, $candidate->variety);
+        $crop = $this->crop($candidate);
         $step = $this->grid->step($candidate);
-        foreach ($this->isTooNearInFlower($crop, $candidate) ? [] : $this->waysToReady($crop, $candidate) as [, $start, $beds]) {
+        foreach (null !== $this->ground->tooNearInFlower($crop, $candidate->ready) ? [] : $this->waysToReady($crop, $candidate) as [, $start, $beds]) {
+            $stay = Stay::ofCandidate($crop, $candidate, $start, $last);
             foreach ($beds as $bed) {
-                foreach ($this->ground->free($bed, $start, $last) as [$from, $to]) {
-                    if ($to - $from >= $step && null === $this->ground->forbids($bed, $crop, $start, $last)) {
-                        return true;
-                    }
-                }
-            }
-        }
-
-        return false;
-    }
-
-    private static function isBetter(BedOffer $one, BedOffer $other): bool
-    {
-        return $one->millimetres() > $other->millimetres() || ($one->millimetres() === $other->millimetres() && $one->weight < $other->weight);
-    }
-
-    /** Corn of another kind in flower at the same time, anywhere in the garden: gardens are small, so isolation goes by time. */
-    private function isTooNearInFlower(Crop $crop, Candidate $candidate): bool
-    {
-        if ($crop->habits->isolation <= 0) {
-            return false;
-        }
-        foreach ($this->ground->all() as $stands) {
-            foreach ($stands as $stand) {
-                if (!$stand->isPast && $stand->item === $candidate->item && $stand->variety !== $candidate->variety && abs($stand->ready - $candidate->ready) < $crop->habits->isolationDays) {
+                if (null !== $this->ground->first($bed, $start, $last, $step) && $this->ground->mayStand($bed, $stay)) {
                     return true;
                 }
             }
@@ -123,21 +126,29 @@ final class BedChoice
         return false;
     }
 
+    private function crop(Candidate $candidate): Crop
+    {
+        return $this->book->grown($candidate->item, $candidate->variety);
+    }
+
     /**
      * The beds the candidate may stand on, by how they are made ready and from which day on that takes them.
      *
+     * @param list<Bed>|null $of null: all of its place
+     *
      * @return list<array{string, int, list<Bed>}>
      */
-    private function waysToReady(Crop $crop, Candidate $candidate): array
+    private function waysToReady(Crop $crop, Candidate $candidate, ?array $of = null): array
     {
         $rules = $this->garden->settings->rules;
         $own = '' !== $crop->recipe && $this->recipes->has($crop->recipe);
         $ways = [];
-        foreach ($this->ground->beds[$candidate->place->value] ?? [] as $bed) {
+        foreach ($of ?? $this->ground->beds[$candidate->place->value] ?? [] as $bed) {
             $recipe = $rules->block($bed->block)->recipe;
             $recipe = $own || '' === $recipe || !$this->recipes->has($recipe) ? $candidate->recipe : $recipe;
             $isTough = 'tough' === $bed->temper->weeds;
-            $ways[$recipe.($isTough ? '+' : '')] ??= [$recipe, $recipe === $candidate->recipe && !$isTough ? $candidate->bedStart : $candidate->ground - $this->lead($recipe, $candidate->ground, $isTough), []];
+            $isUsual = $recipe === $candidate->recipe && !$isTough;
+            $ways[$recipe.($isTough ? '+' : '')] ??= [$recipe, $isUsual ? $candidate->bedStart : $candidate->ground - $this->lead($recipe, $candidate->ground, $isTough), []];
             $ways[$recipe.($isTough ? '+' : '')][2][] = $bed;
         }
 
@@ -150,49 +161,44 @@ final class BedChoice
     }
 
     /** @param list<Bed> $beds */
-    private function among(Crop $crop, Candidate $candidate, array $beds, string $recipe, int $start, int $millimetres, int $last): BedOffer
+    private function among(Stay $stay, Candidate $candidate, array $beds, string $recipe, int $millimetres): BedOffer
     {
         $least = min($millimetres, $this->grid->step($candidate));
         $whole = $free = [];
         foreach ($beds as $bed) {
-            $stretches = $this->ground->free($bed, $start, $last);
-            if ([] === $stretches || null !== $this->ground->forbids($bed, $crop, $start, $last)) {
+            $stretches = $this->ground->free($bed, $stay->start, $stay->last);
+            if ([] === $stretches || !$this->ground->mayStand($bed, $stay)) {
                 continue;
             }
             foreach ($stretches as $stretch) {
                 $room = $stretch[1] - $stretch[0];
                 if ($room >= $millimetres) {
-                    $whole[] = $this->piece($crop, $candidate, $bed, $stretch, $stretch[0], $millimetres, $start, $last);
-                } elseif ($room >= $least) {
-                    $free[] = [$bed, $stretch];
+                    $whole[] = $this->piece($stay, $bed, $stretch, $stretch[0], $millimetres);
                 }
-                if ($room >= $millimetres) {
+                if ($room >= $least) {
                     $free[] = [$bed, $stretch];
                 }
             }
         }
-        usort($whole, static fn (array $a, array $b): int => [$a['weight'], $a['room'], $a['order']] <=> [$b['weight'], $b['room'], $b['order']]);
-        $best = isset($whole[0]) ? $this->offered($crop, $candidate, [$whole[0]], $recipe, $start, $last, $whole[1] ?? null) : null;
-        if (null === $best || (BedCorn::wantsBlocks($crop) && $millimetres >= 2 * $least)) {
-            $pieces = BedCorn::wantsBlocks($crop) && $millimetres >= 2 * $least ? $this->sideBySide($crop, $candidate, $free, $millimetres, $start, $last) : [];
-            $pieces = [] === $pieces && null === $best ? $this->pieces($crop, $candidate, $free, $millimetres, $least, $start, $last) : $pieces;
-            $other = [] === $pieces ? null : $this->offered($crop, $candidate, $pieces, $recipe, $start, $last, $whole[0] ?? null);
-            $best = null === $best || (null !== $other && self::isBetter($other, $best)) ? $other : $best;
+        usort($whole, static fn (WeighedPiece $a, WeighedPiece $b): int => [$a->weight, $a->room, $a->order] <=> [$b->weight, $b->room, $b->order]);
+        $best = isset($whole[0]) ? $this->offered($stay, $candidate, [$whole[0]], $recipe, $whole[1] ?? null) : null;
+        $wantsBlock = BedCorn::wantsBlocks($stay->crop) && $millimetres >= 2 * $least;
+        if (null === $best || $wantsBlock) {
+            $pieces = $wantsBlock ? $this->sideBySide($stay, $free, $millimetres) : [];
+            $pieces = [] === $pieces && null === $best ? $this->pieces($stay, $free, $millimetres, $least) : $pieces;
+            $other = [] === $pieces ? null : $this->offered($stay, $candidate, $pieces, $recipe, $whole[0] ?? null);
+            $best = null === $best || (null !== $other && $other->isBetterThan($best)) ? $other : $best;
         }
 
-        return $best ?? new BedOffer([], $recipe, $start, 0.0, [], [], null);
+        return $best ?? BedOffer::none($recipe, $stay->start);
     }
 
-    /**
-     * @param array{int, int} $stretch
-     *
-     * @return array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}
-     */
-    private function piece(Crop $crop, Candidate $candidate, Bed $bed, array $stretch, int $from, int $millimetres, int $start, int $last): array
+    /** @param array{int, int} $stretch the free stretch it is taken from */
+    private function piece(Stay $stay, Bed $bed, array $stretch, int $from, int $millimetres): WeighedPiece
     {
-        $bent = $this->rules->bent($crop, $bed, $from, $from + $millimetres, $stretch, $candidate->ground, $start, $last);
+        $bent = $this->rules->bent($stay, $bed, $from, $from + $millimetres, $stretch);
 
-        return ['bed' => $bed, 'from' => $from, 'to' => $from + $millimetres, 'weight' => array_sum($bent), 'bent' => $bent, 'room' => $stretch[1] - $stretch[0], 'order' => $this->ground->order[$bed->name]];
+        return new WeighedPiece($bed, $from, $from + $millimetres, $bent, $stretch[1] - $stretch[0], $this->ground->order[$bed->name]);
     }
 
     /**
@@ -200,23 +206,24 @@ final class BedChoice
      *
      * @param list<array{Bed, array{int, int}}> $free
      *
-     * @return list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}>
+     * @return list<WeighedPiece>
      */
-    private function pieces(Crop $crop, Candidate $candidate, array $free, int $millimetres, int $least, int $start, int $last): array
+    private function pieces(Stay $stay, array $free, int $millimetres, int $least): array
     {
         $all = [];
         foreach ($free as [$bed, $stretch]) {
-            $all[] = $this->piece($crop, $candidate, $bed, $stretch, $stretch[0], min($millimetres, $stretch[1] - $stretch[0]), $start, $last);
+            $all[] = $this->piece($stay, $bed, $stretch, $stretch[0], min($millimetres, $stretch[1] - $stretch[0]));
         }
         $pieces = [];
         while ($millimetres > 0 && [] !== $all) {
-            usort($all, static fn (array $a, array $b): int => [min($millimetres, $b['to'] - $b['from']), $a['weight'], $a['to'] - $a['from'], $a['order']] <=> [min($millimetres, $a['to'] - $a['from']), $b['weight'], $b['to'] - $b['from'], $b['order']]);
+            usort($all, static fn (WeighedPiece $a, WeighedPiece $b): int => [min($millimetres, $b->length()), $a->weight, $a->length(), $a->order]
+                <=> [min($millimetres, $a->length()), $b->weight, $b->length(), $b->order]);
             $next = array_shift($all);
-            $take = min($millimetres, $next['to'] - $next['from']);
+            $take = min($millimetres, $next->length());
             if ($take < $least && $take < $millimetres) {
                 break;
             }
-            $pieces[] = ['to' => $next['from'] + $take] + $next;
+            $pieces[] = $next->cut($take);
             $millimetres -= $take;
         }
 
@@ -228,9 +235,9 @@ final class BedChoice
      *
      * @param list<array{Bed, array{int, int}}> $free
      *
-     * @return list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}>
+     * @return list<WeighedPiece>
      */
-    private function sideBySide(Crop $crop, Candidate $candidate, array $free, int $millimetres, int $start, int $last): array
+    private function sideBySide(Stay $stay, array $free, int $millimetres): array
     {
         $half = intdiv($millimetres + 1, 2);
         $able = [];
@@ -246,9 +253,9 @@ final class BedChoice
                 continue;
             }
             [$next, $beside] = $able[$place + 1];
-            $pair = [$this->piece($crop, $candidate, $bed, $stretch, $stretch[0], $half, $start, $last), $this->piece($crop, $candidate, $next, $beside, $beside[0], $millimetres - $half, $start, $last)];
-            if ($pair[0]['weight'] + $pair[1]['weight'] < $weight) {
-                $weight = $pair[0]['weight'] + $pair[1]['weight'];
+            $pair = [$this->piece($stay, $bed, $stretch, $stretch[0], $half), $this->piece($stay, $next, $beside, $beside[0], $millimetres - $half)];
+            if ($pair[0]->weight + $pair[1]->weight < $weight) {
+                $weight = $pair[0]->weight + $pair[1]->weight;
                 $best = $pair;
             }
         }
@@ -256,25 +263,22 @@ final class BedChoice
         return $best;
     }
 
-    /**
-     * @param non-empty-list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}> $pieces
-     * @param array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}|null            $next
-     */
-    private function offered(Crop $crop, Candidate $candidate, array $pieces, string $recipe, int $start, int $last, ?array $next): BedOffer
+    /** @param non-empty-list<WeighedPiece> $pieces */
+    private function offered(Stay $stay, Candidate $candidate, array $pieces, string $recipe, ?WeighedPiece $next): BedOffer
     {
         $weights = $this->garden->settings->rules->weights;
-        $bent = ['piece' => $weights->piece * (\count($pieces) - 1), 'corn' => BedCorn::wantsBlocks($crop) && !BedCorn::isBlock($this->ground, $candidate, $pieces) ? $weights->corn : 0.0];
-        $remarks = $bent['corn'] > 0.0 ? [\sprintf('%s in one long row on %s: it sets more kernels in a block of neighbouring beds.', $crop->name, $pieces[0]['bed']->name)] : [];
-        $stretches = [];
+        $isOneRow = BedCorn::wantsBlocks($stay->crop) && !BedCorn::isBlock($this->ground, $candidate, $pieces);
+        $bent = ['piece' => $weights->piece * (\count($pieces) - 1), 'corn' => $isOneRow ? $weights->corn : 0.0];
+        $breaches = $bent['corn'] > 0.0 ? [new Breach(Rule::OneLongRow, Message::of(Rule::OneLongRow, crop: $stay->crop->name, bed: $pieces[0]->bed->name))] : [];
         foreach ($pieces as $piece) {
-            foreach ($piece['bent'] as $rule => $cents) {
+            foreach ($piece->bent as $rule => $cents) {
                 $bent[$rule] = ($bent[$rule] ?? 0.0) + $cents;
             }
-            $stretches[] = Stretch::of($piece['bed']->name, $piece['from'], $piece['to']);
-            $remarks = [...$remarks, ...$this->rules->words($crop, $piece['bed'], $piece['from'], $piece['to'], $candidate->ground, $start, $last)];
+            $breaches = [...$breaches, ...$this->rules->breaches($stay, $piece->bed, $piece->from, $piece->to)];
         }
         $bent = array_filter($bent, static fn (float $cents): bool => $cents > 0.0);
+        $stretches = array_map(static fn (WeighedPiece $piece): Stretch => $piece->stretch(), $pieces);
 
-        return new BedOffer($stretches, $recipe, $start, array_sum($bent), $bent, array_values(array_unique($remarks)), null === $next ? null : ['bed' => $next['bed']->name, 'weight' => $next['weight'], 'bent' => $next['bent']]);
+        return new BedOffer($stretches, $recipe, $stay->start, array_sum($bent), $bent, $breaches, null === $next ? null : new RunnerUp($next->bed->name, $next->weight, $next->bent));
     }
 }

@@ -6,7 +6,6 @@ namespace JollyFurrow\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
-use JollyFurrow\Land\Bed;
 use JollyFurrow\Ways\Candidate;
 
 /** Corn is wind-pollinated: it wants a block of neighbouring beds in flower together (common practice, no source). */
@@ -20,10 +19,10 @@ final class BedCorn
         return 'grain' === $crop->habits->rotation && Pattern::GreenManure !== $crop->pattern;
     }
 
-    /** @param non-empty-list<array{bed: Bed, from: int, to: int, weight: float, bent: array<string, float>, room: int, order: int}> $pieces */
+    /** @param non-empty-list<WeighedPiece> $pieces */
     public static function isBlock(Ground $ground, Candidate $candidate, array $pieces): bool
     {
-        $places = array_map(static fn (array $piece): int => $piece['order'], $pieces);
+        $places = array_map(static fn (WeighedPiece $piece): int => $piece->order, $pieces);
         if (\count($pieces) > 1 && \count(array_unique($places)) > 1 && max($places) - min($places) < \count($pieces)) {
             return true;
         }

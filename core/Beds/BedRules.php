@@ -9,8 +9,8 @@ use JollyFurrow\Crop\Feeding;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 
 /** The soft rules of choosing a bed: what each weighs for one stretch, in cents, by the share of the bed it touches. */
 final class BedRules
@@ -25,7 +25,7 @@ final class BedRules
     private const WALK_BEDS = 10;
 
     private readonly Weights $weights;
-    /** @var array<string, list<string>> */
+    /** @var array<string, list<Message>> */
     private array $against = [];
 
     public function __construct(private readonly Ground $ground)
@@ -38,8 +38,9 @@ final class BedRules
      *
      * @return array<string, float> cents by rule; what is not bent is left out
      */
-    public function bent(Crop $crop, Bed $bed, int $from, int $to, array $stretch, int $ground, int $start, int $last): array
+    public function bent(Stay $stay, Bed $bed, int $from, int $to, array $stretch): array
     {
+        [$crop, $ground, $start, $last] = [$stay->crop, $stay->ground, $stay->start, $stay->last];
         $share = ($to - $from) / $bed->length->millimetres;
         $w = $this->weights;
         $apart = $this->apart($crop, $bed, $start, $last);
@@ -56,18 +57,18 @@ final class BedRules
         ], static fn (float $cents): bool => $cents > 0.0);
     }
 
-    /** @return list<string> in words, what weighs enough to be told */
-    public function words(Crop $crop, Bed $bed, int $from, int $to, int $ground, int $start, int $last): array
+    /** @return list<Breach> what bends on a stretch and is worth telling */
+    public function breaches(Stay $stay, Bed $bed, int $from, int $to): array
     {
-        $gap = $this->ground->gap->breach(Stretch::of($bed->name, $from, $to), $crop->item(), $bed->place, Period::fromFirstToLast(Day::of($start), Day::of($last)));
-        $before = $this->before($crop, $bed, $from, $to, $start) > 0.0 ? \sprintf('%s on %s after a crop that does not suit it.', $crop->name, $bed->name) : null;
+        $crop = $stay->crop;
+        $onBed = static fn (Rule $rule): Breach => new Breach($rule, Message::of($rule, crop: $crop->name, bed: $bed->name));
 
         return array_values(array_filter([
-            $gap,
-            $this->isOutOfTurn($crop, $bed, $from, $to, $ground) ? \sprintf('%s: out of its turn in the cycle on %s.', $crop->name, $bed->name) : null,
-            ...array_map(static fn (string $words): string => \sprintf('Bed %s: %s.', $bed->name, $words), $this->against($crop, $bed, $ground)),
-            $before,
-            $this->isOutsideItsBlock($crop, $bed) ? \sprintf('%s family outside the block kept for it, on %s.', $crop->family, $bed->name) : null,
+            $this->ground->gap->breach(Stretch::of($bed->name, $from, $to), $crop->item(), $bed->place, $stay->period()),
+            $this->isOutOfTurn($crop, $bed, $from, $to, $stay->ground) ? $onBed(Rule::OutOfTurn) : null,
+            ...array_map(static fn (Message $against): Breach => new Breach(Rule::BedTemper, Message::of(Rule::BedTemper, bed: $bed->name, against: $against)), $this->against($crop, $bed, $stay->ground)),
+            $this->before($crop, $bed, $from, $to, $stay->start) > 0.0 ? $onBed(Rule::AfterUnsuited) : null,
+            $this->isOutsideItsBlock($crop, $bed) ? new Breach(Rule::OutsideItsBlock, Message::of(Rule::OutsideItsBlock, family: $crop->family, bed: $bed->name)) : null,
         ]));
     }
 
@@ -110,7 +111,7 @@ final class BedRules
         return $known;
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private function against(Crop $crop, Bed $bed, int $ground): array
     {
         if ($bed->temper->isUsual()) {

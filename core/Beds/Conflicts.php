@@ -4,21 +4,24 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Beds;
 
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Plantings;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Season\FrostWarning;
+use JollyFurrow\Time\Day;
 
-/** Holds plantings against the beds, each other, the season and the family gap. */
+/** Holds plantings against the beds, each other, the season and the family gap. What a bed says, the ground is asked. */
 final readonly class Conflicts
 {
-    private const WIDTH_TOLERANCE = 1.0001;
-
     public function __construct(private CropBook $book)
     {
     }
@@ -31,18 +34,18 @@ final readonly class Conflicts
      */
     public function of(Garden $garden, array $keys): array
     {
+        $ground = Ground::under($garden, $this->book, $garden->plantings);
+        $settled = Ground::under($garden, $this->book, $garden->plantings->without(...$keys));
         $inQuestion = array_flip($keys);
-        $gap = new FamilyGap($garden, $this->book);
-        foreach ($garden->plantings as $planting) {
-            foreach (isset($inQuestion[$planting->key]) ? [] : $planting->pieces as $piece) {
-                $gap->stood($piece, $planting->item, $planting->occupancy());
-            }
-        }
         $found = [];
-        foreach ($garden->plantings as $planting) {
-            if (isset($inQuestion[$planting->key])) {
-                $found = [...$found, ...$this->ground($garden, $planting, $inQuestion), ...$this->season($garden, $planting), ...$this->flower($garden, $planting), ...self::family($gap, $planting)];
-            }
+        foreach ($garden->plantings->where(static fn (Planting $p): bool => isset($inQuestion[$p->key])) as $planting) {
+            $breaches = [
+                ...$this->ground($ground, $garden, $planting, $inQuestion),
+                ...$this->season($garden, $planting),
+                ...$this->flower($ground, $planting),
+                ...self::family($settled->gap, $planting),
+            ];
+            $found = [...$found, ...array_map(static fn (Breach $breach): Conflict => Conflict::of($planting->key, $breach), $breaches)];
         }
         usort($found, static fn (Conflict $a, Conflict $b): int => (int) $b->isHard() <=> (int) $a->isHard());
 
@@ -50,132 +53,132 @@ final readonly class Conflicts
     }
 
     /**
+     * @param Garden $garden with all plantings, those in question among them
+     *
+     * @return list<Conflict> those of one planting that may not be
+     */
+    public function hard(Garden $garden, string ...$keys): array
+    {
+        return array_values(array_filter($this->of($garden, array_values($keys)), static fn (Conflict $c): bool => $c->isHard()));
+    }
+
+    /**
      * @param array<string, int> $inQuestion
      *
-     * @return list<Conflict>
+     * @return list<Breach>
      */
-    private function ground(Garden $garden, Planting $planting, array $inQuestion): array
+    private function ground(Ground $ground, Garden $garden, Planting $planting, array $inQuestion): array
     {
         $beds = $garden->bedsByName();
         $found = [];
         foreach ($planting->pieces as $piece) {
             $bed = $beds[$piece->bed] ?? null;
-            if (null === $bed) {
-                $found[] = new Conflict(Rule::NoSuchBed, $planting->key, \sprintf('There is no bed %s.', $piece->bed));
-                continue;
-            }
-            if ($piece->to > $bed->length->millimetres) {
-                $found[] = new Conflict(Rule::BeyondBed, $planting->key, \sprintf('Bed %s is %s long; this would reach to %s.', $bed->name, $garden->settings->units->long($bed->length), $garden->settings->units->long(Length::fromMillimetres($piece->to))));
-            }
-            if ($bed->place !== $planting->place) {
-                $found[] = new Conflict(Rule::WrongPlace, $planting->key, \sprintf('Bed %s is %s, the planting is for %s.', $bed->name, $bed->place->words(), $planting->place->words()));
-            }
-            $found = [...$found, ...$this->bed($garden, $planting, $bed)];
-            foreach ($garden->plantings as $other) {
-                if ($other->key === $planting->key || (isset($inQuestion[$other->key]) && $other->key < $planting->key) || !$other->occupancy()->overlaps($planting->occupancy())) {
-                    continue;
-                }
-                if ($this->meets($other, $piece)) {
-                    $found[] = new Conflict(Rule::GroundTaken, $planting->key, $this->taken($garden, $planting, $other, $bed));
-                }
+            $found = [...$found, ...(null === $bed ? [self::breach(Rule::NoSuchBed, bed: $piece->bed)] : $this->bed($ground, $garden->plantings, $planting, $piece, $bed, $inQuestion))];
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param array<string, int> $inQuestion
+     *
+     * @return list<Breach>
+     */
+    private function bed(Ground $ground, Plantings $plantings, Planting $planting, Stretch $piece, Bed $bed, array $inQuestion): array
+    {
+        $found = [];
+        if ($piece->to > $bed->length->millimetres) {
+            $found[] = self::breach(Rule::BeyondBed, bed: $bed->name, length: Quantity::long($bed->length), to: Quantity::long(Length::fromMillimetres($piece->to)));
+        }
+        if ($bed->place !== $planting->place) {
+            $found[] = self::breach(Rule::WrongPlace, bed: $bed->name, is: $bed->place, wanted: $planting->place);
+        }
+        $crop = $this->cropOf($planting, Standing::Planned, Standing::InNursery);
+        if (null !== $crop) {
+            $tempers = $bed->temper->against($crop, $planting->ground, $ground->garden->place->latitude);
+            $found = [...$found, ...$ground->against($bed, Stay::ofPlanting($crop, $planting)),
+                ...array_map(static fn (Message $against): Breach => self::breach(Rule::BedTemper, bed: $bed->name, against: $against), $tempers)];
+        }
+        foreach ($ground->inTheWay($piece, $planting->bedStart->number, $planting->clear->number) as $key) {
+            $other = $plantings->get($key);
+            if (null !== $other && $key !== $planting->key && !(isset($inQuestion[$key]) && $key < $planting->key)) {
+                $found[] = $this->taken($ground->garden, $plantings->without($planting->key), $planting, $other, $bed);
             }
         }
 
         return $found;
     }
 
-    /** @return list<Conflict> a family in quarantine there; what the bed's temper says against the crop */
-    private function bed(Garden $garden, Planting $planting, Bed $bed): array
+    private function taken(Garden $garden, Plantings $others, Planting $planting, Planting $other, Bed $bed): Breach
     {
-        if (!$this->book->has($planting->item) || !\in_array($planting->standing, [Standing::Planned, Standing::InNursery], true)) {
-            return [];
-        }
-        $crop = $this->book->grown($planting->item, $planting->variety);
-        $kept = $bed->quarantineOf($crop->family, $planting->bedStart);
-        $hard = null === $kept ? [] : [new Conflict(Rule::Quarantined, $planting->key, \sprintf('The %s family is kept off bed %s until %s%s.', strtolower($crop->family), $bed->name, $kept->until->iso(), '' === $kept->why ? '' : ': '.$kept->why))];
+        $free = Ground::under($garden, $this->book, $others->on($bed->name))->freeLengths($bed, $planting->bedStart->number, $planting->clear->number);
+        $longest = [] === $free ? 0 : max(array_map(static fn (Length $length): int => $length->millimetres, $free));
 
-        $rules = $garden->settings->rules;
-        $rest = $rules->rests($bed->name, $planting->occupancy());
-        $off = $rules->keepsOff($crop, $bed);
-        $hard = null === $rest ? $hard : [...$hard, new Conflict(Rule::Resting, $planting->key, \sprintf('Bed %s rests until %s%s.', $bed->name, $rest->days->last()->iso(), '' === $rest->why ? '' : ': '.$rest->why))];
-        $hard = null === $off ? $hard : [...$hard, new Conflict(Rule::NotHere, $planting->key, \sprintf('%s is kept off %s%s.', ucfirst($off->what), $off->where, '' === $off->why ? '' : ': '.$off->why))];
-
-        return [...$hard, ...array_map(static fn (string $words): Conflict => new Conflict(Rule::BedTemper, $planting->key, \sprintf('Bed %s: %s.', $bed->name, $words)), $bed->temper->against($crop, $planting->ground, $garden->place->latitude))];
+        return self::breach(
+            Rule::GroundTaken,
+            crop: $this->book->has($other->item) ? $this->book->get($other->item)->name : $other->item,
+            bed: $bed->name,
+            begun: $this->isBegun($other) ? 'yes' : 'no',
+            from: $other->bedStart,
+            until: $other->clear,
+            isFree: 0 === $longest ? 'no' : 'yes',
+            free: Quantity::long(Length::fromMillimetres($longest)),
+        );
     }
 
-    private function meets(Planting $other, Stretch $piece): bool
+    private function isBegun(Planting $planting): bool
     {
-        foreach ($other->pieces as $theirs) {
-            if ($theirs->sharesGroundWith($piece) && $theirs->widthShare + $piece->widthShare > self::WIDTH_TOLERANCE) {
-                return true;
-            }
-        }
-
-        return false;
+        return !\in_array($planting->standing, [Standing::Planned, Standing::InNursery], true);
     }
 
-    private function taken(Garden $garden, Planting $planting, Planting $other, Bed $bed): string
-    {
-        $free = array_map(static fn (Stretch $s): string => $garden->settings->units->long($s->length()), FreeStretches::on($bed, array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key)), $planting->occupancy()));
-
-        $begun = !\in_array($other->standing, [Standing::Planned, Standing::InNursery], true);
-
-        return \sprintf('%s %s bed %s %s. %s', $this->name($other->item), $begun ? 'stands on' : 'is to stand on', $bed->name, $begun ? 'until '.$other->clear->iso() : \sprintf('from %s to %s', $other->bedStart->iso(), $other->clear->iso()),
-            [] === $free ? 'Nothing of the bed is free all that time.' : \sprintf('Free there all that time: %s.', implode(' and ', $free)));
-    }
-
-    /** @return list<Conflict> */
+    /** @return list<Breach> */
     private function season(Garden $garden, Planting $planting): array
     {
-        if (!$this->book->has($planting->item) || Standing::Planned !== $planting->standing) {
+        $crop = $this->cropOf($planting, Standing::Planned);
+        if (null === $crop) {
             return [];
         }
-        $crop = $this->book->grown($planting->item, $planting->variety);
         $window = $garden->season($crop, $planting->place);
         if (null === $window || !$window->contains($planting->ground)) {
-            return [new Conflict(Rule::OutOfSeason, $planting->key, \sprintf('%s usually goes into the %s %s; %s lies outside.', $crop->name, $planting->place->words(), null === $window ? 'never' : 'from '.$window->from->iso().' to '.$window->to->iso(), $planting->ground->iso()))];
-        }
+            $year = $planting->ground->year();
 
+            return [null === $window
+                ? self::breach(Rule::OutOfSeason, crop: $crop->name, place: $planting->place, ever: 'no', day: $planting->ground)
+                : self::breach(Rule::OutOfSeason, crop: $crop->name, place: $planting->place, ever: 'yes', from: $window->from->in($year), to: $window->to->in($year), day: $planting->ground)];
+        }
         if (0.0 === $planting->stand) {
-            return [new Conflict(Rule::FrostFirst, $planting->key, 'Frost usually ends it before it is ready.')];
+            return [new Breach(Rule::FrostFirst, Message::of(Rule::FrostFirst))];
         }
         $ripe = new Ripeness($planting->sow->number, $planting->ground->number, $planting->ground->number, $planting->ready->number, $planting->clear->number);
 
-        return array_map(static fn (string $words): Conflict => new Conflict(Rule::FrostFirst, $planting->key, $words), FrostWarning::of($garden, $crop, $garden->coversOf($planting), $ripe));
+        return array_map(static fn (Message $warning): Breach => new Breach(Rule::FrostFirst, $warning), FrostWarning::of($garden, $crop, $garden->coversOf($planting), $ripe));
     }
 
-    /** @return list<Conflict> corn of another kind in flower within too few days: gardens are small, so isolation goes by time */
-    private function flower(Garden $garden, Planting $planting): array
+    /** @return list<Breach> */
+    private function flower(Ground $ground, Planting $planting): array
     {
-        if (!$this->book->has($planting->item) || Standing::Planned !== $planting->standing) {
-            return [];
-        }
-        $crop = $this->book->grown($planting->item, $planting->variety);
-        foreach ($crop->habits->isolation > 0 ? $garden->plantings : [] as $other) {
-            if ($other->item === $planting->item && $other->variety !== $planting->variety && !$other->isOver($garden->today) && abs($other->ready->since($planting->ready)) < $crop->habits->isolationDays) {
-                return [new Conflict(Rule::TooNearInFlower, $planting->key, \sprintf('%s of another kind is in flower within %d days of it; keep %d m or %d days apart.', $crop->name, $crop->habits->isolationDays, $crop->habits->isolation, $crop->habits->isolationDays))];
-            }
-        }
+        $crop = $this->cropOf($planting, Standing::Planned);
+        $breach = null === $crop ? null : $ground->tooNearInFlower($crop, $planting->ready->number, $planting->key);
 
-        return [];
+        return null === $breach ? [] : [$breach];
     }
 
-    /** @return list<Conflict> */
+    /** @return list<Breach> */
     private static function family(FamilyGap $gap, Planting $planting): array
     {
-        $found = [];
-        foreach (Standing::Planned === $planting->standing ? $planting->pieces : [] as $piece) {
-            $breach = $gap->breach($piece, $planting->item, $planting->place, $planting->occupancy());
-            if (null !== $breach) {
-                $found[] = new Conflict(Rule::FamilyTooSoon, $planting->key, $breach);
-            }
-        }
+        $breaches = array_map(static fn (Stretch $piece): ?Breach => $gap->breach($piece, $planting->item, $planting->place, $planting->occupancy()), $planting->pieces);
 
-        return $found;
+        return Standing::Planned === $planting->standing ? array_values(array_filter($breaches)) : [];
     }
 
-    private function name(string $item): string
+    /** Its crop, where it stands as one of those and the book knows it. */
+    private function cropOf(Planting $planting, Standing ...$standing): ?Crop
     {
-        return $this->book->has($item) ? $this->book->get($item)->name : $item;
+        return $this->book->has($planting->item) && \in_array($planting->standing, $standing, true) ? $this->book->grown($planting->item, $planting->variety) : null;
+    }
+
+    private static function breach(Rule $rule, int|string|Day|Quantity|\BackedEnum|Message ...$values): Breach
+    {
+        return new Breach($rule, Message::of($rule, ...$values));
     }
 }

@@ -8,6 +8,9 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Period;
 
 /** Years from clearing one crop to planting another of its family on the same stretch. A soft rule. */
@@ -30,14 +33,8 @@ final class FamilyGap
         $this->note($stretch, $item, $when->start->number, $when->last()->number);
     }
 
-    /** @return list<array{int, int}> stretches of a bed closed to the item for the sake of the gap */
-    public function closed(string $bed, string $item, PlaceType $place, int $start, int $last): array
-    {
-        return array_map(static fn (array $near): array => [$near[0], $near[1]], $this->tooNear($bed, $item, $place, $start, $last));
-    }
-
-    /** What the gap says against this piece, in words, or null. */
-    public function breach(Stretch $piece, string $item, PlaceType $place, Period $stay): ?string
+    /** What the gap says against this piece, or null. */
+    public function breach(Stretch $piece, string $item, PlaceType $place, Period $stay): ?Breach
     {
         $worst = null;
         foreach ($this->tooNear($piece->bed, $item, $place, $stay->start->number, $stay->last()->number) as [$from, $to, $crop, $days]) {
@@ -45,9 +42,18 @@ final class FamilyGap
                 $worst = [$crop, $days];
             }
         }
+        if (null === $worst) {
+            return null;
+        }
 
-        return null === $worst ? null : \sprintf('%s family again on %s: %s apart from %s, %d years are wished for.',
-            $this->family($item), $piece->bed, self::time($worst[1]), strtolower($this->name($worst[0])), $this->garden->settings->rotation[$place->value] ?? 0);
+        return new Breach(Rule::FamilyTooSoon, Message::of(
+            Rule::FamilyTooSoon,
+            family: $this->family($item),
+            bed: $piece->bed,
+            apart: Quantity::of($worst[1], Unit::Span),
+            other: $this->name($worst[0]),
+            years: $this->garden->settings->rotation[$place->value] ?? 0,
+        ));
     }
 
     /** @return list<array{int, int, string, int}> what stood or is to stand too near in time: from, to, crop and days between */
@@ -78,10 +84,5 @@ final class FamilyGap
     private function name(string $item): string
     {
         return $this->book->has($item) ? $this->book->get($item)->name : $item;
-    }
-
-    private static function time(int $days): string
-    {
-        return $days < 70 ? $days.' days' : ($days < self::YEAR ? intdiv($days, 30).' months' : number_format($days / self::YEAR, 1).' years');
     }
 }

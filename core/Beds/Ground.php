@@ -8,14 +8,22 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 
-/** The beds of a garden in walking order and what stands on each, as plantings find their place. */
+/**
+ * The beds of a garden in walking order and what stands on each, as plantings find their place. The one place that says
+ * where something may stand: which stretches are free, and which hard rules are against it. Planner, rhythm, free bed, green
+ * manures, late beds, changes by hand, pasted lists and conflicts all ask here; what bends is weighed by BedRules.
+ */
 final class Ground
 {
-    /** @var array<string, list<Stand>> by bed */
+    /** @var array<string, list<Occupant>> by bed */
     private array $stands = [];
     /** @var array<string, array<int, list<array{int, int}>>> by family: place of a bed in walking order => first and last days */
     private array $families = [];
@@ -38,25 +46,36 @@ final class Ground
         $this->gap = new FamilyGap($garden, $book);
         foreach ($garden->history as $past) {
             $day = $past->cleared->number;
-            $this->stand($past->stretch->bed, $past->crop, $past->crop, $past->stretch->from, $past->stretch->to, $day, $day, $day, true);
+            $this->stand('', $past->stretch, $past->crop, $past->crop, $day, $day, $day);
         }
+    }
+
+    /** @param iterable<Planting> $plantings that stand or are to stand */
+    public static function under(Garden $garden, CropBook $book, iterable $plantings): self
+    {
+        $ground = new self($garden, $book);
+        foreach ($plantings as $planting) {
+            $ground->take($planting);
+        }
+
+        return $ground;
     }
 
     public function take(Planting $planting): void
     {
         foreach ($planting->pieces as $piece) {
-            $this->stand($piece->bed, $planting->item, $planting->variety, $piece->from, $piece->to, $planting->bedStart->number, $planting->clear->number, $planting->ready->number, false);
+            $this->stand($planting->key, $piece, $planting->item, $planting->variety, $planting->bedStart->number, $planting->clear->number, $planting->ready->number);
             $this->gap->stood($piece, $planting->item, $planting->occupancy());
         }
     }
 
-    /** @return list<Stand> in the order they were noted */
+    /** @return list<Occupant> in the order they were noted */
     public function on(string $bed): array
     {
         return $this->stands[$bed] ?? [];
     }
 
-    /** @return array<string, list<Stand>> */
+    /** @return array<string, list<Occupant>> */
     public function all(): array
     {
         return $this->stands;
@@ -113,31 +132,112 @@ final class Ground
         return $free;
     }
 
-    /** Hard rules: why a crop may not stand there on those days; null: nothing is against it. */
-    public function forbids(Bed $bed, Crop $crop, int $start, int $last): ?string
+    /** The first free stretch of a length on all the days, or null. */
+    public function first(Bed $bed, int $start, int $last, int $millimetres): ?Stretch
     {
-        if ([] === $bed->quarantine && [] === $this->garden->settings->rules->notHere && !isset($this->garden->settings->rules->resting[$bed->name])) {
-            return null;
+        foreach ($this->free($bed, $start, $last) as [$from, $to]) {
+            if ($to - $from >= $millimetres) {
+                return Stretch::of($bed->name, $from, $from + $millimetres);
+            }
         }
-        $rules = $this->garden->settings->rules;
-        $kept = $bed->quarantineOf($crop->family, Day::of($start));
-        $off = $rules->keepsOff($crop, $bed);
-        $rest = $rules->rests($bed->name, Period::fromFirstToLast(Day::of($start), Day::of(max($start, $last))));
 
-        return match (true) {
-            null !== $kept => \sprintf('the %s family is in quarantine there until %s', strtolower($crop->family), $kept->until->iso()),
-            null !== $off => \sprintf('%s is kept off %s%s', $off->what, $off->where, '' === $off->why ? '' : ': '.$off->why),
-            null !== $rest => \sprintf('it rests until %s', $rest->days->last()->iso()),
-            default => null,
-        };
+        return null;
     }
 
-    private function stand(string $bed, string $item, string $variety, int $from, int $to, int $start, int $last, int $ready, bool $isPast): void
+    /**
+     * Lengths free on all the days.
+     *
+     * @return list<Length> from the head of the bed on
+     */
+    public function freeLengths(Bed $bed, int $start, int $last): array
+    {
+        return array_map(static fn (array $free): Length => Length::fromMillimetres($free[1] - $free[0]), $this->free($bed, $start, $last));
+    }
+
+    /** Whether any rule keeps something off the bed at some time; where none does, it need not be asked further. */
+    private function hasRules(Bed $bed): bool
+    {
+        $rules = $this->garden->settings->rules;
+
+        return [] !== $bed->quarantine || [] !== $rules->notHere || isset($rules->resting[$bed->name]);
+    }
+
+    public function mayStand(Bed $bed, Stay $stay): bool
+    {
+        return [] === $this->against($bed, $stay);
+    }
+
+    /** @return list<Breach> hard rules of the bed against a stay there */
+    public function against(Bed $bed, Stay $stay): array
+    {
+        if (!$this->hasRules($bed)) {
+            return [];
+        }
+        $rules = $this->garden->settings->rules;
+        $kept = $bed->quarantineOf($stay->crop->family, Day::of($stay->start));
+        $rest = $rules->rests($bed->name, $stay->period());
+        $off = $rules->keepsOff($stay->crop, $bed);
+
+        return array_values(array_filter([
+            null === $kept ? null : self::breach(Rule::Quarantined, ...[...self::why($kept->why), 'family' => $stay->crop->family, 'bed' => $bed->name, 'until' => $kept->until]),
+            null === $rest ? null : self::breach(Rule::Resting, ...[...self::why($rest->why), 'bed' => $bed->name, 'until' => $rest->days->last()]),
+            null === $off ? null : self::breach(Rule::NotHere, ...[...self::why($off->why), 'what' => $off->what, 'where' => $off->where]),
+        ]));
+    }
+
+    /** Another kind in flower within too few days, anywhere in the garden: gardens are small, so isolation goes by time. */
+    public function tooNearInFlower(Crop $crop, int $ready, string $itself = ''): ?Breach
+    {
+        foreach ($crop->habits->isolation > 0 ? $this->stands : [] as $stands) {
+            foreach ($stands as $stand) {
+                $isAnotherKind = !$stand->isPast && $stand->item === $crop->item() && $stand->variety !== $crop->key;
+                if ($isAnotherKind && $stand->planting !== $itself && abs($stand->ready - $ready) < $crop->habits->isolationDays) {
+                    return self::breach(Rule::TooNearInFlower, crop: $crop->name, days: $crop->habits->isolationDays, metres: Quantity::of($crop->habits->isolation, Unit::Metre));
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Plantings that stand in the way of a stretch on some of the days: the same ground, and no room beside each other.
+     *
+     * @return list<string> their keys
+     */
+    public function inTheWay(Stretch $stretch, int $start, int $last): array
+    {
+        $found = [];
+        foreach ($this->stands[$stretch->bed] ?? [] as $stand) {
+            $isThere = !$stand->isPast && $stand->start <= $last && $start <= $stand->last;
+            if ($isThere && Stretch::of($stretch->bed, $stand->from, $stand->to, $stand->widthShare)->isInTheWayOf($stretch)) {
+                $found[$stand->planting] = $stand->planting;
+            }
+        }
+
+        return array_values($found);
+    }
+
+    /** @return array{why: string, hasWhy: string} */
+    private static function why(string $why): array
+    {
+        return ['why' => $why, 'hasWhy' => '' === $why ? 'no' : 'yes'];
+    }
+
+    private static function breach(Rule $rule, int|string|Day|Quantity ...$values): Breach
+    {
+        return new Breach($rule, Message::of($rule, ...$values));
+    }
+
+    private function stand(string $planting, Stretch $piece, string $item, string $variety, int $start, int $last, int $ready): void
     {
         $crop = $this->book->has($item) ? $this->book->get($item) : null;
-        $this->stands[$bed][] = new Stand($item, $variety, $crop->family ?? $item, $crop->habits->rotation ?? '', $crop?->feeding->value ?? '', $from, $to, $start, $last, $ready, $isPast);
-        if (!$isPast && isset($this->order[$bed])) {
-            $this->families[$crop->family ?? $item][$this->order[$bed]][] = [$start, $last];
+        $this->stands[$piece->bed][] = new Occupant(
+            $planting, $item, $variety, $crop->family ?? $item, $crop->habits->rotation ?? '', $crop?->feeding->value ?? '',
+            $piece->from, $piece->to, $start, $last, $ready, '' === $planting, $piece->widthShare,
+        );
+        if ('' !== $planting && isset($this->order[$piece->bed])) {
+            $this->families[$crop->family ?? $item][$this->order[$piece->bed]][] = [$start, $last];
         }
     }
 }

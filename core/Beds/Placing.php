@@ -8,7 +8,6 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;
@@ -26,8 +25,8 @@ final class Placing
     /** @var array<string, true> */
     private array $keys = [];
 
-    /** @param list<Planting> $kept */
-    public function __construct(Garden $garden, CropBook $book, RecipeBook $recipes, private readonly Grid $grid, array $kept)
+    /** @param iterable<Planting> $kept */
+    public function __construct(Garden $garden, CropBook $book, RecipeBook $recipes, private readonly Grid $grid, iterable $kept)
     {
         $this->beds = new BedChoice($garden, $book, $recipes, $grid);
         foreach ($kept as $planting) {
@@ -78,7 +77,7 @@ final class Placing
         if ([] === $offer->pieces) {
             return;
         }
-        $planting = new Planting($this->freeKey($candidate), $candidate->item, $candidate->method, $candidate->place, $offer->recipe, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($offer->start), Day::of($candidate->ready), Day::of($end), $candidate->perMetre, $offer->pieces, Standing::Planned, false, $offer->remarks, variety: $candidate->variety);
+        $planting = $candidate->planting($this->freeKey($candidate), $offer->pieces, $offer->recipe, $offer->start, $end, $offer->remarks());
         $this->beds->take($planting);
         $this->new[] = $planting;
     }

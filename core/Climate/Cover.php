@@ -106,16 +106,4 @@ enum Cover: string
             PlaceType::Heated => self::Heated,
         };
     }
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::None => 'no cover',
-            self::RowCover => 'row cover',
-            self::LowTunnel => 'low tunnel',
-            self::Tunnel => 'unheated tunnel',
-            self::TunnelCovered => 'tunnel with a cover inside',
-            self::Heated => 'heated',
-        };
-    }
 }

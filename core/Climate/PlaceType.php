@@ -11,20 +11,14 @@ enum PlaceType: string
     case Tunnel = 'tunnel';
     case Heated = 'heated';
 
-    public function words(): string
-    {
-        return match ($this) {
-            self::Field => 'open field',
-            self::Tunnel => 'unheated tunnel',
-            self::Heated => 'heated',
-        };
-    }
+    /** How it is written in lists and sheets. */
+    private const NAMES = ['field' => ['field', 'open field'], 'tunnel' => ['tunnel', 'unheated tunnel'], 'heated' => ['heated']];
 
     /** Short name under which the season windows of a crop are kept for this place. */
     public static function named(string $words): ?self
     {
         foreach (self::cases() as $case) {
-            if (strtolower(trim($words)) === $case->value || strtolower(trim($words)) === $case->words()) {
+            if (\in_array(strtolower(trim($words)), self::NAMES[$case->value], true)) {
                 return $case;
             }
         }

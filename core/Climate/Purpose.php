@@ -10,13 +10,4 @@ enum Purpose: string
     case Frost = 'frost';
     case Growth = 'growth';
     case Insects = 'insects';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Frost => 'against frost',
-            self::Growth => 'for growth',
-            self::Insects => 'against insects',
-        };
-    }
 }

@@ -10,13 +10,4 @@ enum Hardiness: string
     case Tender = 'tender';
     case HalfHardy = 'half-hardy';
     case Hardy = 'hardy';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Tender => 'killed by the first frost',
-            self::HalfHardy => 'bears light frost',
-            self::Hardy => 'bears hard frost',
-        };
-    }
 }

@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Crop;
 
+/** How a crop comes into its bed. */
 enum Method: string
 {
     case Sown = 'sown';
     case Transplanted = 'transplanted';
-
-    public function words(): string
-    {
-        return self::Sown === $this ? 'sown in the bed' : 'raised and transplanted';
-    }
 }

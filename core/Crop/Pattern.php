@@ -14,18 +14,6 @@ enum Pattern: string
     case DigAsNeeded = 'dig';
     case GreenManure = 'green-manure';
 
-    public function words(): string
-    {
-        return match ($this) {
-            self::Once => 'harvested once',
-            self::Cuts => 'cut and comes again',
-            self::Picking => 'picked over weeks',
-            self::Perennial => 'perennial, weeks of the year',
-            self::DigAsNeeded => 'dug as needed',
-            self::GreenManure => 'green manure, not harvested',
-        };
-    }
-
     /** A stock in the ground that waits for its market day. */
     public function isStock(): bool
     {

@@ -12,15 +12,4 @@ enum PickTime: string
     case Dry = 'dry';
     case Any = 'any';
     case None = 'none';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::CoolMorning => 'in the cool of the morning',
-            self::AfterDew => 'when the dew is off',
-            self::Dry => 'on a dry day',
-            self::Any => 'any time of day',
-            self::None => 'not harvested',
-        };
-    }
 }

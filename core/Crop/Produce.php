@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Crop;
 
+use JollyFurrow\Measure\Goods;
 use JollyFurrow\Measure\Units;
 
 /** What is sold and how it keeps. The unit is whole: a head, a bunch, or 100 g. */
@@ -22,7 +23,18 @@ final readonly class Produce
 
     public function isByWeight(): bool
     {
-        return '100 g' === $this->unit;
+        return Goods::HUNDRED_GRAMS === $this->unit;
+    }
+
+    public function goods(float $units): Goods
+    {
+        return new Goods($units, $this->unit);
+    }
+
+    /** What a metre of bed gives, for so many units a metre. */
+    public function ofAMetre(float $units): Goods
+    {
+        return new Goods($units, $this->unit, true);
     }
 
     /** "12 heads", "3.4 kg", "90 g" */

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace JollyFurrow\Crop;
 
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** Rows and spots in a stretch of bed. */
@@ -50,16 +53,11 @@ final readonly class Spacing
 
     public function working(Source $rows, Source $inRow): Working
     {
-        return Working::of(
-            'Spots in the bed',
-            $this->spots(),
-            'spots',
-            'rows x (length / distance in the row, whole spots only)',
-            'rows * floor(length / inRow + 0.0000001)',
+        return Working::of(Sum::Spots, $this->spots(), Unit::Spot, 'rows * floor(length / inRow + 0.0000001)',
             [
-                Input::of('rows', 'rows across the bed', $this->rows, 'rows', $rows),
-                Input::of('length', 'length planted', $this->length->centimetres(), 'cm', Source::garden('the planting')),
-                Input::of('inRow', 'distance in the row', $this->inRow->centimetres(), 'cm', $inRow),
+                Input::of('rows', $this->rows, Unit::Row, $rows),
+                Input::of('length', $this->length->centimetres(), Unit::Centimetre, Source::garden(From::ThePlanting)),
+                Input::of('inRow', $this->inRow->centimetres(), Unit::Centimetre, $inRow),
             ],
             Source::practice(),
         );

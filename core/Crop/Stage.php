@@ -11,14 +11,4 @@ enum Stage: string
     case Grown = 'grown';
     case Flower = 'flower';
     case Harvest = 'harvest';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Seedling => 'as a seedling',
-            self::Grown => 'grown',
-            self::Flower => 'in flower',
-            self::Harvest => 'what is harvested',
-        };
-    }
 }

@@ -16,16 +16,6 @@ enum StandWay: string
     /** Plants raised together in one cell and left together. */
     private const CLUSTER = 4;
 
-    public function words(): string
-    {
-        return match ($this) {
-            self::Book => 'as in the book',
-            self::Hoe => 'wide rows for the hoe',
-            self::UnderCover => 'closer, as under cover',
-            self::Clusters => 'in clusters of four',
-        };
-    }
-
     /** Null where the crop is not grown like that. */
     public function of(Crop $crop): ?Stand
     {

@@ -15,18 +15,4 @@ enum Stock: string
     case Crown = 'crown';
     case Slip = 'slip';
     case Runner = 'runner';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Seed => 'seed',
-            self::SeedBall => 'seed balls',
-            self::Piece => 'seed pieces or small whole tubers',
-            self::Set => 'sets',
-            self::Clove => 'cloves',
-            self::Crown => 'crowns',
-            self::Slip => 'slips',
-            self::Runner => 'runners',
-        };
-    }
 }

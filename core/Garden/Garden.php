@@ -17,6 +17,7 @@ use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Plantings;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
@@ -27,18 +28,20 @@ use JollyFurrow\Time\YearWindow;
 /** A whole garden as it stands on one day: all that a plan is drawn up from. */
 final readonly class Garden
 {
+    public Plantings $plantings;
+
     /**
-     * @param list<string>     $blocks      names, in walking order
-     * @param list<Bed>        $beds        in walking order
-     * @param list<PastCrop>   $history
-     * @param list<Outlet>     $outlets
-     * @param list<Product>    $products
-     * @param list<Promise>    $promises
-     * @param list<Planting>   $plantings
-     * @param list<FieldNote>  $notes
-     * @param list<Protection> $protections
-     * @param list<OwnValue>   $own         values of crops that are the garden's own
-     * @param list<Recipe>     $recipes     of the garden's own
+     * @param list<string>       $blocks      names, in walking order
+     * @param list<Bed>          $beds        in walking order
+     * @param list<PastCrop>     $history
+     * @param list<Outlet>       $outlets
+     * @param list<Product>      $products
+     * @param list<Promise>      $promises
+     * @param iterable<Planting> $plantings
+     * @param list<FieldNote>    $notes
+     * @param list<Protection>   $protections
+     * @param list<OwnValue>     $own         values of crops that are the garden's own
+     * @param list<Recipe>       $recipes     of the garden's own
      */
     public function __construct(
         public string $name,
@@ -51,25 +54,26 @@ final readonly class Garden
         public array $outlets,
         public array $products,
         public array $promises,
-        public array $plantings,
+        iterable $plantings,
         public array $notes = [],
         public ?PlaceClimate $climate = null,
         public array $protections = [],
         public array $own = [],
         public array $recipes = [],
     ) {
+        $this->plantings = $plantings instanceof Plantings ? $plantings : Plantings::of($plantings);
     }
 
-    /** @param list<Planting> $plantings */
-    public function with(array $plantings, ?Day $today = null): self
+    /** @param iterable<Planting> $plantings */
+    public function with(iterable $plantings, ?Day $today = null): self
     {
-        return new self($this->name, $today ?? $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
+        return $this->but(plantings: $plantings, today: $today);
     }
 
     /** The same garden with other settings. */
     public function set(Settings $settings): self
     {
-        return new self($this->name, $this->today, $this->place, $settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
+        return $this->but(settings: $settings);
     }
 
     /** @return array<string, Bed> by name */
@@ -90,7 +94,7 @@ final readonly class Garden
      */
     public function onBeds(array $beds): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
+        return $this->but(beds: $beds);
     }
 
     /** Heat and light of this place; null: catalogue days hold the year round. */
@@ -114,7 +118,7 @@ final readonly class Garden
      */
     public function promising(array $promises): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $promises, $this->plantings, $this->notes, $this->climate, $this->protections, $this->own, $this->recipes);
+        return $this->but(promises: $promises);
     }
 
     /**
@@ -124,7 +128,7 @@ final readonly class Garden
      */
     public function covered(array $protections): self
     {
-        return new self($this->name, $this->today, $this->place, $this->settings, $this->blocks, $this->beds, $this->history, $this->outlets, $this->products, $this->promises, $this->plantings, $this->notes, $this->climate, $protections, $this->own, $this->recipes);
+        return $this->but(protections: $protections);
     }
 
     /** What stands over a planting: its place, and the covers put over it or its beds. */
@@ -144,5 +148,20 @@ final readonly class Garden
         }
 
         return $metres;
+    }
+
+    /**
+     * @param iterable<Planting>|null $plantings
+     * @param list<Bed>|null          $beds
+     * @param list<Promise>|null      $promises
+     * @param list<Protection>|null   $protections
+     */
+    private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null, ?array $promises = null, ?array $protections = null): self
+    {
+        return new self(
+            $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds, $this->history,
+            $this->outlets, $this->products, $promises ?? $this->promises, $plantings ?? $this->plantings, $this->notes, $this->climate,
+            $protections ?? $this->protections, $this->own, $this->recipes,
+        );
     }
 }

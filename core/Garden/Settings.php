@@ -22,6 +22,7 @@ final readonly class Settings
      * @param array<string, float>    $rent       cents per bed metre and week, by place type
      * @param array<string, int>      $rotation   years between crops of one family, by place type; 0: none
      * @param array<string, int>      $kit        millimetres of bed it is enough for, by Kit; not named: not counted
+     * @param DateForm|null           $dateForm   null: as is usual with the units
      */
     public function __construct(
         public Units $units,
@@ -38,13 +39,20 @@ final readonly class Settings
         public float $fertiliserNitrogen,
         public array $kit = [],
         public PlanRules $rules = new PlanRules(),
+        public ?DateForm $dateForm = null,
     ) {
     }
 
     /** The same but for how the plan is drawn up. */
     public function ruledBy(PlanRules $rules): self
     {
-        return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor, $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen, $this->kit, $rules);
+        return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor, $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen, $this->kit, $rules, $this->dateForm);
+    }
+
+    /** How dates are written: as chosen, else as is usual with the units. */
+    public function dates(): DateForm
+    {
+        return $this->dateForm ?? DateForm::usual($this->units);
     }
 
     public function rentAt(PlaceType $place): float

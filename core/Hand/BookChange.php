@@ -16,7 +16,7 @@ use JollyFurrow\Ways\Candidates;
  */
 final readonly class BookChange
 {
-    /** @param list<array{was: Planting, is: Planting, why: string}> $moved the soonest first; why it cannot follow, or nothing */
+    /** @param list<array{was: Planting, is: Planting, lost: bool}> $moved the soonest first; lost: it would no longer be ready before winter, so it cannot follow */
     private function __construct(public array $moved, public int $grown)
     {
     }
@@ -38,7 +38,7 @@ final readonly class BookChange
             $then = $is->follow($garden, $planting);
             if ($was->follow($garden, $planting) != $then && $then != $planting) {
                 $lost = $candidates->standsOverWinter($after->grown($planting->item, $planting->variety), $then->ground, $then->ready->number, $then->place) && !$candidates->standsOverWinter($old, $planting->ground, $planting->ready->number, $planting->place);
-                $moved[] = ['was' => $planting, 'is' => $then, 'why' => $lost ? 'not ready before winter: sow it earlier' : ''];
+                $moved[] = ['was' => $planting, 'is' => $then, 'lost' => $lost];
             }
         }
         usort($moved, static fn (array $a, array $b): int => [$a['was']->ready->number, $a['was']->key] <=> [$b['was']->ready->number, $b['was']->key]);

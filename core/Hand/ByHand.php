@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Hand;
 
-use JollyFurrow\Beds\FreeStretches;
+use JollyFurrow\Beds\Ground;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
@@ -17,7 +18,6 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 use JollyFurrow\Ways\Candidates;
 
 /**
@@ -44,7 +44,7 @@ final readonly class ByHand
     public function intoGroundOn(Garden $garden, Planting $planting, Day $ground): Planting
     {
         if ($ground->isBefore($planting->sow)) {
-            throw CannotBeDone::outOfOrder('when', \sprintf('It was sown on %s; planting out comes after that.', $planting->sow->iso()));
+            throw CannotBeDone::of('when', NotDone::PlantedBeforeSown, day: $planting->sow);
         }
 
         return $this->dated($garden, $planting, $planting->sow->equals($planting->ground) ? $ground : $planting->sow, $ground);
@@ -54,7 +54,7 @@ final readonly class ByHand
     public function until(Planting $planting, Day $clear): Planting
     {
         if ($clear->isBefore($planting->ready)) {
-            throw CannotBeDone::outOfOrder('until', \sprintf('It is ready on %s at the earliest; the bed is cleared on that day or later.', $planting->ready->iso()));
+            throw CannotBeDone::of('until', NotDone::ClearedBeforeReady, day: $planting->ready);
         }
 
         return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $clear));
@@ -63,11 +63,12 @@ final readonly class ByHand
     /** The whole length in one piece on a bed, from a given place or the first that is free. Its place type follows the bed. */
     public function onto(Garden $garden, Planting $planting, string $bedName, ?int $from): Planting
     {
-        $bed = $garden->bedsByName()[$bedName] ?? throw CannotBeDone::noSuchBed($bedName);
+        $bed = $garden->bedsByName()[$bedName] ?? throw CannotBeDone::of('bed', NotDone::NoSuchBed, bed: $bedName);
         $long = $planting->length()->millimetres;
         if (null === $from) {
-            $others = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key));
-            $stretch = FreeStretches::first($bed, $others, $planting->occupancy(), $long) ?? throw self::noRoom($garden, $others, $bedName, $planting->occupancy(), $long);
+            $ground = Ground::under($garden, $this->book, $garden->plantings->on($bedName)->without($planting->key));
+            [$start, $last] = [$planting->bedStart->number, $planting->clear->number];
+            $stretch = $ground->first($bed, $start, $last, $long) ?? throw CannotBeDone::noRoom($bedName, $planting->length(), ...$ground->freeLengths($bed, $start, $last));
         } else {
             $stretch = Stretch::of($bed->name, $from, $from + $long);
         }
@@ -84,7 +85,7 @@ final readonly class ByHand
             $gone = array_pop($pieces);
             $more += $gone->to - $gone->from;
         }
-        $last = array_pop($pieces) ?? throw CannotBeDone::outOfOrder('length', 'Write a length above nought; to give the planting up, delete it.');
+        $last = array_pop($pieces) ?? throw CannotBeDone::of('length', NotDone::NoLength);
 
         return $planting->but(pieces: [...$pieces, Stretch::of($last->bed, $last->from, $last->to + $more, $last->widthShare)]);
     }
@@ -97,7 +98,7 @@ final readonly class ByHand
     public function split(Garden $garden, Planting $planting, int $millimetres): array
     {
         if ($millimetres <= 0 || $millimetres >= $planting->length()->millimetres) {
-            throw CannotBeDone::pieceTooLong($garden->settings->units->long($planting->length()));
+            throw CannotBeDone::of('length', NotDone::PieceTooLong, length: Quantity::long($planting->length()));
         }
         [$first, $rest] = [[], []];
         foreach ($planting->pieces as $piece) {
@@ -111,13 +112,13 @@ final readonly class ByHand
             }
         }
 
-        return [$planting->but(pieces: $first), $planting->but(key: PlantingKey::free($planting->item, $planting->sow, self::byKey($garden)), pieces: $rest)];
+        return [$planting->but(pieces: $first), $planting->but(key: PlantingKey::free($planting->item, $planting->sow, $garden->plantings->byKey()), pieces: $rest)];
     }
 
     /** The same again on another sowing day, on a bed of its own: only planned, whatever has become of the first. */
     public function again(Garden $garden, Planting $planting, Day $sow, string $bed): Planting
     {
-        $copy = new Planting(PlantingKey::free($planting->item, $sow, self::byKey($garden)), $planting->item, $planting->method, $planting->place, $planting->recipe,
+        $copy = new Planting(PlantingKey::free($planting->item, $sow, $garden->plantings->byKey()), $planting->item, $planting->method, $planting->place, $planting->recipe,
             $planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $planting->clear, $this->book->grown($planting->item, $planting->variety)->produce->perMetre, $planting->pieces, Standing::Planned, true, variety: $planting->variety);
 
         return $this->onto($garden, $this->sowOn($garden, $copy, $sow), $bed, null);
@@ -172,20 +173,5 @@ final readonly class ByHand
         $recipe = $this->recipes->has($planting->recipe) ? $this->recipes->get($planting->recipe) : null;
 
         return null !== $recipe && $given === $leads->daysFor($recipe, $planting) ? $leads->daysFor($recipe, $planting, $ground) : $given;
-    }
-
-    /** @param list<Planting> $others */
-    private static function noRoom(Garden $garden, array $others, string $bed, Period $when, int $long): CannotBeDone
-    {
-        $free = array_map(static fn (Stretch $s): int => $s->to - $s->from, FreeStretches::on($garden->bedsByName()[$bed], $others, $when));
-        $units = $garden->settings->units;
-
-        return CannotBeDone::noRoom($bed, $units->long(Length::fromMillimetres($long)), [] === $free ? '' : $units->long(Length::fromMillimetres(max($free))));
-    }
-
-    /** @return array<string, Planting> */
-    private static function byKey(Garden $garden): array
-    {
-        return array_combine(array_map(static fn (Planting $p): string => $p->key, $garden->plantings), $garden->plantings);
     }
 }

@@ -4,33 +4,36 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Hand;
 
-use JollyFurrow\Exception\BadInput;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
+use JollyFurrow\Time\Day;
 
 /** A change asked for by hand that cannot be made, with what would be possible; the field it concerns is named. */
-final class CannotBeDone extends \RuntimeException implements BadInput
+final class CannotBeDone extends \RuntimeException implements Refusal
 {
-    private function __construct(public readonly string $field, string $message)
+    private function __construct(public readonly string $field, private readonly Message $said)
     {
-        parent::__construct($message);
+        parent::__construct($field.': '.$said->logged());
     }
 
-    public static function noRoom(string $bed, string $length, string $most): self
+    public static function of(string $field, NotDone $why, string|Day|Quantity|\BackedEnum ...$values): self
     {
-        return new self('bed', \sprintf('Bed %s has no %s in one piece free all that time; %s.', $bed, $length, '' === $most ? 'nothing of it is' : 'at most '.$most.' are'));
+        return new self($field, Message::of($why, ...$values));
     }
 
-    public static function noSuchBed(string $bed): self
+    public static function noRoom(string $bed, Length $wanted, Length ...$free): self
     {
-        return new self('bed', \sprintf('There is no bed "%s". Choose one of the list.', $bed));
+        $most = [] === $free ? 0 : max(array_map(static fn (Length $length): int => $length->millimetres, $free));
+
+        return 0 === $most
+            ? self::of('bed', NotDone::NothingFree, bed: $bed, wanted: Quantity::long($wanted))
+            : self::of('bed', NotDone::NoRoom, bed: $bed, wanted: Quantity::long($wanted), most: Quantity::long(Length::fromMillimetres($most)));
     }
 
-    public static function outOfOrder(string $field, string $what): self
+    public function said(): Message
     {
-        return new self($field, $what);
-    }
-
-    public static function pieceTooLong(string $whole): self
-    {
-        return new self('length', \sprintf('The planting is %s long; write a length below that.', $whole));
+        return $this->said;
     }
 }

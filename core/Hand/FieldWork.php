@@ -8,6 +8,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Sign;
+use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
@@ -53,7 +54,7 @@ final readonly class FieldWork
             Happening::Lost => $this->lost($part, $note),
         };
         if ('' !== $bed && $bed !== $part->pieces[0]->bed) {
-            $part = $this->byHand->onto($garden->with(array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key))), $part, $bed, null);
+            $part = $this->byHand->onto($garden->with($garden->plantings->without($planting->key)), $part, $bed, null);
         }
 
         return [$part, ...$rest];
@@ -77,17 +78,17 @@ final readonly class FieldWork
     private function check(Garden $garden, Planting $planting, FieldNote $note): void
     {
         if (!\in_array($note->what, self::possible($planting), true)) {
-            throw CannotBeDone::outOfOrder('what', \sprintf('It is %s: it cannot be noted as %s now.', $planting->standing->words(), $note->what->words()));
+            throw CannotBeDone::of('what', NotDone::NotAsItStands, standing: $planting->standing, what: $note->what);
         }
         if ($garden->today->isBefore($note->day)) {
-            throw CannotBeDone::outOfOrder('day', 'This day is still to come. Write the day it happened.');
+            throw CannotBeDone::of('day', NotDone::StillToCome);
         }
         $begun = Standing::Planned === $planting->standing ? null : (Standing::InNursery === $planting->standing ? $planting->sow : $planting->ground);
         if (null !== $begun && Happening::Begun !== $note->what && $note->day->isBefore($begun)) {
-            throw CannotBeDone::outOfOrder('day', \sprintf('That was before %s, the day it was %s.', $begun->iso(), Standing::InNursery === $planting->standing ? 'sown' : 'put into the ground'));
+            throw CannotBeDone::of('day', NotDone::BeforeItBegan, day: $begun, standing: $planting->standing);
         }
         if (null !== $note->length && $note->length->millimetres > $planting->length()->millimetres && !\in_array($note->what, [Happening::Sown, Happening::Planted], true)) {
-            throw CannotBeDone::outOfOrder('length', \sprintf('The planting is only %s long.', $garden->settings->units->long($planting->length())));
+            throw CannotBeDone::of('length', NotDone::LongerThanItIs, length: Quantity::long($planting->length()));
         }
     }
 
@@ -105,9 +106,9 @@ final readonly class FieldWork
     private function seen(Garden $garden, Planting $part, FieldNote $note): Planting
     {
         $crop = $this->book->grown($part->item, $part->variety);
-        $sign = $note->sign ?? throw CannotBeDone::outOfOrder('sign', 'What did you see? Choose a sign.');
+        $sign = $note->sign ?? throw CannotBeDone::of('sign', NotDone::NoSign);
         if (!\in_array($sign, Sign::of($crop), true)) {
-            throw CannotBeDone::outOfOrder('sign', 'This crop has no such sign. Choose one of the list.');
+            throw CannotBeDone::of('sign', NotDone::NoSuchSign);
         }
         $ripening = $crop->growth->anchored ? null : $garden->timing()?->of($crop, $garden->coversOf($part));
         $days = ($crop->timing->daysFor($part->method) ?? 0) * $sign->left();

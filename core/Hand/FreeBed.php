@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace JollyFurrow\Hand;
 
 use JollyFurrow\Beds\BedOutlook;
-use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Beds\Ground;
+use JollyFurrow\Beds\Stay;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Preparation\Leads;
@@ -35,6 +37,7 @@ final readonly class FreeBed
 
     private Candidates $candidates;
     private Leads $leads;
+    private Ground $ground;
     /** @var array<string, float> */
     private array $values;
 
@@ -43,22 +46,20 @@ final readonly class FreeBed
     {
         $this->candidates = new Candidates($garden, $recipes);
         $this->leads = new Leads($garden);
+        $this->ground = Ground::under($garden, $book, $garden->plantings);
         $this->values = Values::of($garden);
     }
 
     /** @return list<FreeBedWay> */
-    public function ways(BedOutlook $free, PlaceType $place): array
+    public function ways(BedOutlook $free): array
     {
         $from = $free->from->isBefore($this->garden->today) ? $this->garden->today : $free->from;
         $until = $free->until ?? $from->plus(self::FOR_GOOD);
         $ways = [];
-        $bed = $this->garden->bedsByName()[$free->stretch->bed] ?? null;
+        $bed = $this->garden->bedsByName()[$free->stretch->bed] ?? throw new \OutOfBoundsException('There is no such bed.');
         foreach ($this->book->sold() as $crop) {
-            if (null !== $bed?->quarantineOf($crop->family, $from)) {
-                continue;
-            }
-            foreach (\in_array($place, $crop->places(), true) ? $crop->methods() : [] as $method) {
-                $way = $this->way($crop, $method, $place, $from, $until, $free->stretch->length()->metres());
+            foreach (\in_array($bed->place, $crop->places(), true) ? $crop->methods() : [] as $method) {
+                $way = $this->way($crop, $method, $bed, $from, $until, $free->stretch->length()->metres());
                 $ways = null === $way ? $ways : [...$ways, $way];
             }
         }
@@ -67,13 +68,13 @@ final readonly class FreeBed
         return $ways;
     }
 
-    private function way(Crop $crop, Method $method, PlaceType $place, Day $from, Day $until, float $metres): ?FreeBedWay
+    private function way(Crop $crop, Method $method, Bed $bed, Day $from, Day $until, float $metres): ?FreeBedWay
     {
         $first = $last = null;
         for ($sow = $this->garden->today; $sow->since($this->garden->today) < self::AHEAD; $sow = $sow->plus(1)) {
-            $candidate = $this->candidates->sownOn($crop, $sow, $place, $method);
+            $candidate = $this->candidates->sownOn($crop, $sow, $bed->place, $method);
             $recipe = null === $candidate || $candidate->ready > $until->number ? null : $this->recipe($candidate, $from);
-            if (null === $candidate || null === $recipe || self::share($candidate, $until) < self::LEAST_SHARE) {
+            if (null === $candidate || null === $recipe || self::share($candidate, $until) < self::LEAST_SHARE || !$this->mayStand($bed, $crop, $candidate, $recipe, $until)) {
                 continue;
             }
             if (null === $first || ($recipe->key === $candidate->recipe && $first[1]->key !== $first[0]->recipe && $candidate->sow - $first[0]->sow <= self::WORTH_WAITING)) {
@@ -89,6 +90,15 @@ final readonly class FreeBed
         $fills = $this->fills($candidate, $until, $metres);
 
         return new FreeBedWay($crop, $method, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($candidate->ready), Day::of(min($candidate->lastField, $until->number)), $units, $recipe, $recipe->key !== $candidate->recipe, $last, $fills, array_sum($fills) * ($this->values[$crop->item()] ?? 0.0), $candidate, Day::of($candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground))));
+    }
+
+    /** No rule of the bed keeps it off, and nothing of its kind is in flower too near. */
+    private function mayStand(Bed $bed, Crop $crop, Candidate $candidate, Recipe $recipe, Day $until): bool
+    {
+        $start = $candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground));
+        $stay = Stay::ofCandidate($crop, $candidate, $start, min($candidate->lastField, $until->number));
+
+        return $this->ground->mayStand($bed, $stay) && null === $this->ground->tooNearInFlower($crop, $candidate->ready);
     }
 
     /** The crop's own preparation where there is time for it, else the one for a hurry; null: no time for either. */

@@ -9,7 +9,6 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidate;
@@ -37,6 +36,8 @@ final readonly class FreeBedWay
      */
     public function planting(Stretch $stretch, array $taken): Planting
     {
-        return new Planting(PlantingKey::free($this->crop->item(), $this->sow, $taken), $this->crop->item(), $this->method, $this->candidate->place, $this->recipe->key, $this->sow, $this->ground, $this->bedStart, $this->ready, $this->until, $this->candidate->perMetre, [$stretch], Standing::Planned, true, variety: $this->crop->key);
+        $key = PlantingKey::free($this->crop->item(), $this->sow, $taken);
+
+        return $this->candidate->planting($key, [$stretch], $this->recipe->key, $this->bedStart->number, $this->until->number, locked: true);
     }
 }

@@ -6,7 +6,8 @@ namespace JollyFurrow\Hand;
 
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Beds\FreeStretches;
+use JollyFurrow\Beds\Ground;
+use JollyFurrow\Beds\Stay;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
@@ -20,7 +21,6 @@ use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 
 /** A bed whose preparation should have begun and is not noted as begun, and what still works. */
 final readonly class LateBed
@@ -81,7 +81,8 @@ final readonly class LateBed
     private static function elsewhere(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads, Recipe $own): array
     {
         $crop = $book->grown($planting->item, $planting->variety);
-        $others = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key));
+        $others = $garden->plantings->without($planting->key);
+        $ground = Ground::under($garden, $book, $others);
         $best = null;
         foreach ($garden->beds as $bed) {
             if (null !== $best && 0 === $best[1]) {
@@ -94,12 +95,14 @@ final readonly class LateBed
             $ways = ['' !== $crop->recipe || '' === $block ? $own->key : $block, ...(self::isClean($garden, $bed) ? [self::CLEAN] : [])];
             foreach (array_filter($ways, $recipes->has(...)) as $way) {
                 $start = $planting->ground->plus(-$leads->days($recipes->get($way), $planting->ground, 'tough' === $bed->temper->weeds));
-                $stretch = $start->isBefore($garden->today) ? null : FreeStretches::first($bed, $others, Period::fromFirstToLast($start, $planting->clear), $planting->length()->millimetres);
+                $moved = $planting->but(dates: new Dates($planting->sow, $planting->ground, $start, $planting->ready, $planting->clear), recipe: $way);
+                $stretch = $start->isBefore($garden->today) || !$ground->mayStand($bed, Stay::ofPlanting($crop, $moved))
+                    ? null : $ground->first($bed, $start->number, $planting->clear->number, $planting->length()->millimetres);
                 if (null === $stretch) {
                     continue;
                 }
-                $moved = $planting->but(dates: new Dates($planting->sow, $planting->ground, $start, $planting->ready, $planting->clear), pieces: [$stretch], recipe: $way);
-                $bent = (new Conflicts($book))->of($garden->with([...$others, $moved]), [$moved->key]);
+                $moved = $moved->but(pieces: [$stretch]);
+                $bent = (new Conflicts($book))->of($garden->with($others->with($moved)), [$moved->key]);
                 $isHard = [] !== array_filter($bent, static fn (Conflict $c): bool => $c->isHard());
                 if (!$isHard && (null === $best || \count($bent) < $best[1])) {
                     $best = [$moved, \count($bent), ($recipes->get($way)->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100];

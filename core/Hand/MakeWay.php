@@ -55,7 +55,7 @@ final readonly class MakeWay
                 continue;
             }
             $later = Standing::InNursery === $other->standing ? $this->byHand->intoGroundOn($garden, $other, $other->ground->plus($days)) : $this->byHand->sowOn($garden, $other, $other->sow->plus($days));
-            $garden = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $later->key ? $later : $p, $garden->plantings));
+            $garden = $garden->with($garden->plantings->with($later));
             [$later, $more] = $this->for($garden, $later, $depth + 1);
             $moved = [...$moved, $later->key => $later, ...$more];
         }
@@ -75,14 +75,14 @@ final readonly class MakeWay
     /** @return list<Planting> not yet in the ground, and meant for the same ground before this one is cleared */
     private static function next(Garden $garden, Planting $planting): array
     {
-        return array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key && \in_array($p->standing, [Standing::Planned, Standing::InNursery], true)
-            && $planting->bedStart->isBefore($p->bedStart) && $p->occupancy()->overlaps($planting->occupancy()) && self::shareGround($p, $planting)));
+        return $garden->plantings->where(static fn (Planting $p): bool => $p->key !== $planting->key && \in_array($p->standing, [Standing::Planned, Standing::InNursery], true)
+            && $planting->bedStart->isBefore($p->bedStart) && $p->occupancy()->overlaps($planting->occupancy()) && self::shareGround($p, $planting))->all();
     }
 
     private static function shareGround(Planting $one, Planting $other): bool
     {
         foreach ($one->pieces as $piece) {
-            if ([] !== array_filter($other->pieces, static fn (Stretch $s): bool => $s->sharesGroundWith($piece) && $s->widthShare + $piece->widthShare > 1.0001)) {
+            if ([] !== array_filter($other->pieces, static fn (Stretch $s): bool => $s->isInTheWayOf($piece))) {
                 return true;
             }
         }

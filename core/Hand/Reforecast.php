@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Hand;
 
-use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Climate\Climate;
-use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
@@ -30,7 +29,7 @@ final readonly class Reforecast
     /** Less than this from normal is no reason, degrees C. */
     private const NOTABLE = 0.4;
 
-    private function __construct(public Planting $was, public Planting $is, public string $why)
+    private function __construct(public Planting $was, public Planting $is, public Message $why)
     {
     }
 
@@ -74,14 +73,14 @@ final readonly class Reforecast
         $conflicts = new Conflicts($book);
         $taken = [];
         foreach ($moved as $one) {
-            $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $one->is->key ? $one->is : $p, $garden->plantings));
+            $after = $garden->with($garden->plantings->with($one->is));
             $is = MakeWay::capped($after, $one->is);
             if (null === $is) {
                 continue;
             }
             $one = new self($one->was, $is, $one->why);
-            $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $is->key ? $is : $p, $garden->plantings));
-            if ([] === array_filter($conflicts->of($after, [$one->is->key]), static fn (Conflict $c): bool => $c->isHard())) {
+            $after = $garden->with($garden->plantings->with($is));
+            if ([] === $conflicts->hard($after, $one->is->key)) {
                 $taken[] = $one;
                 $garden = $after;
             }
@@ -115,7 +114,7 @@ final readonly class Reforecast
     }
 
     /** "cool August": the month since it went into the ground that lay furthest from normal in the right direction. */
-    private static function why(Garden $garden, Planting $planting, bool $isLater): string
+    private static function why(Garden $garden, Planting $planting, bool $isLater): Message
     {
         $sums = [];
         foreach ($garden->climate->measured->min ?? [] as $number => $min) {
@@ -132,7 +131,7 @@ final readonly class Reforecast
             }
         }
 
-        return null === $worst ? 'reckoned anew with heat and light' : ($isLater ? 'cool ' : 'warm ').MonthlyMeans::MONTHS[$worst];
+        return null === $worst ? Message::of(WhyMoved::Anew) : Message::of($isLater ? WhyMoved::CoolMonth : WhyMoved::WarmMonth, month: $worst + 1);
     }
 
     private static function emerged(Garden $garden, Planting $planting): ?Day

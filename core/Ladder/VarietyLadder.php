@@ -9,6 +9,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidates;
@@ -44,16 +45,18 @@ final readonly class VarietyLadder
         $method = self::method($crop);
         $season = $garden->season($crop, $place);
         if (null === $season || !$season->contains($ground)) {
-            return new LadderRung($crop, null, null, null === $season ? 'it is not grown in the '.$place->words() : \sprintf('it goes into the ground there from %s to %s', $season->from->iso(), $season->to->iso()));
+            return new LadderRung($crop, null, null, null === $season
+                ? Message::of(NoRung::NotGrownThere, place: $place)
+                : Message::of(NoRung::OutOfSeason, from: $season->from->in($ground->year()), to: $season->to->in($ground->year())));
         }
         $sow = $ground->plus(Method::Transplanted === $method ? -$crop->timing->nurseryDays : 0);
         $grown = $candidates->inTheGround($crop, $sow, $ground, $place, $method);
 
         if ($candidates->standsOverWinter($crop, $ground, $grown->ready, $place)) {
-            return new LadderRung($crop, null, null, 'it would not be ready before winter');
+            return new LadderRung($crop, null, null, Message::of(NoRung::NotBeforeWinter));
         }
 
-        return $grown->lastField < $grown->ready ? new LadderRung($crop, null, null, 'frost ends it before it is ready') : new LadderRung($crop, Day::of($grown->ready), Day::of($grown->lastField), '');
+        return $grown->lastField < $grown->ready ? new LadderRung($crop, null, null, Message::of(NoRung::FrostEndsIt)) : new LadderRung($crop, Day::of($grown->ready), Day::of($grown->lastField), null);
     }
 
     /** Planted out where it can be: that is how ladders are planted. */

@@ -9,6 +9,9 @@ use JollyFurrow\Measure\Length;
 /** A half-open stretch [from, to) of one bed, in millimetres from its head, over a share of its width. */
 final readonly class Stretch
 {
+    /** Shares that were rounded when they were typed may add up to a trifle more than the width. */
+    private const WHOLE_WIDTH = 1.0001;
+
     private function __construct(public string $bed, public int $from, public int $to, public float $widthShare)
     {
         if ($from < 0 || $to <= $from || $widthShare <= 0.0 || $widthShare > 1.0) {
@@ -29,6 +32,12 @@ final readonly class Stretch
     public function sharesGroundWith(self $other): bool
     {
         return $this->bed === $other->bed && $this->from < $other->to && $other->from < $this->to;
+    }
+
+    /** Shares ground with the other, and the two are wider than the bed together. */
+    public function isInTheWayOf(self $other): bool
+    {
+        return $this->sharesGroundWith($other) && $this->widthShare + $other->widthShare > self::WHOLE_WIDTH;
     }
 
     /** Millimetres of this stretch that also lie in the other. */

@@ -6,6 +6,9 @@ namespace JollyFurrow\Land;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Day;
 
 /** How a bed is by nature, as its grower knows it: what speaks against a crop there is told, never forbidden. */
@@ -17,6 +20,8 @@ final readonly class Temper
     public const SHADE = ['none', 'part', 'deep'];
     /** Nothing is sown on a wet or late bed before, month and day in the north (common practice, no source). */
     private const EARLY = 420;
+    /** Roots fork on a pan less deep than this, mm (common practice, no source). */
+    private const SHALLOW_PAN = 300;
 
     /** @param int|null $pan millimetres down to a pan, by the probe; null: none found */
     public function __construct(
@@ -39,37 +44,53 @@ final readonly class Temper
         return $this == new self();
     }
 
-    /** @return list<string> */
-    public function words(): array
+    /** @return list<Message> what is not as usual */
+    public function told(): array
     {
         return array_values(array_filter([
-            'fair' === $this->wetness ? '' : 'lies '.$this->wetness,
-            'fair' === $this->warmth ? '' : $this->warmth.' to warm',
+            match ($this->wetness) {
+                'wet' => Message::of(BedIs::Wet), 'dry' => Message::of(BedIs::Dry), default => null,
+            },
+            match ($this->warmth) {
+                'early' => Message::of(BedIs::Early), 'late' => Message::of(BedIs::Late), default => null,
+            },
             match ($this->weeds) {
-                'many' => 'many weed seeds', 'tough' => 'tough-rooted weeds', default => '',
+                'many' => Message::of(BedIs::ManyWeedSeeds), 'tough' => Message::of(BedIs::ToughWeeds), default => null,
             },
             match ($this->shade) {
-                'part' => 'shaded part of the day', 'deep' => 'deep shade', default => '',
+                'part' => Message::of(BedIs::PartShade), 'deep' => Message::of(BedIs::DeepShade), default => null,
             },
-            null === $this->pan ? '' : 'a pan at '.intdiv($this->pan, 10).' cm',
-            $this->hasWater ? '' : 'no water reaches it',
+            null === $this->pan ? null : Message::of(BedIs::Pan, depth: Quantity::of($this->pan / 10, Unit::Centimetre)),
+            $this->hasWater ? null : Message::of(BedIs::NoWater),
         ]));
     }
 
-    /** @return list<string> what speaks against a crop that goes into the ground there on a day */
+    /** @return list<Message> what speaks against a crop that goes into the ground there on a day */
     public function against(Crop $crop, Day $ground, float $latitude): array
     {
         $month = $latitude < 0 ? ($ground->month() + 5) % 12 + 1 : $ground->month();
         $isEarly = 100 * $month + $ground->dayOfMonth() < self::EARLY;
         $isFruit = Pattern::Picking === $crop->pattern || 'cucurbit' === $crop->habits->rotation;
+        $found = [];
+        if ('wet' === $this->wetness && $isEarly) {
+            $found[] = Message::of(Unsuited::TooWetSoEarly);
+        }
+        if ('late' === $this->warmth && ($isEarly || $crop->tender && $month < 6)) {
+            $found[] = Message::of(Unsuited::LateToWarm);
+        }
+        if ('dry' === $this->wetness && !$this->hasWater && $crop->stand->depth->millimetres <= 10) {
+            $found[] = Message::of(Unsuited::DriesOut);
+        }
+        if ('tough' === $this->weeds) {
+            $found[] = Message::of(Unsuited::ToughWeeds);
+        }
+        if (null !== $this->pan && $this->pan < self::SHALLOW_PAN && 'root' === $crop->habits->rotation) {
+            $found[] = Message::of(Unsuited::RootsForkOnPan, depth: Quantity::of($this->pan / 10, Unit::Centimetre));
+        }
+        if ('deep' === $this->shade || ('part' === $this->shade && $isFruit)) {
+            $found[] = Message::of(Unsuited::InShade);
+        }
 
-        return array_values(array_filter([
-            'wet' === $this->wetness && $isEarly ? 'it lies wet: so early it is often not fit to work' : '',
-            'late' === $this->warmth && ($isEarly || $crop->tender && $month < 6) ? 'it is late to warm' : '',
-            'dry' === $this->wetness && !$this->hasWater && $crop->stand->depth->millimetres <= 10 ? 'it dries out and no water reaches it: small seed comes up badly' : '',
-            'tough' === $this->weeds ? 'it has tough-rooted weeds: its preparation begins two weeks sooner' : '',
-            null !== $this->pan && $this->pan < 300 && 'root' === $crop->habits->rotation ? \sprintf('roots fork on a pan at %d cm: loosen it first', intdiv($this->pan, 10)) : '',
-            'deep' === $this->shade || ('part' === $this->shade && $isFruit) ? 'it lies in shade' : '',
-        ]));
+        return $found;
     }
 }

@@ -6,45 +6,54 @@ namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
-use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Label;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** Why a sowing is ready on its day, month by month: how many days passed and how many catalogue days warmth and light made of them. */
 final class ReadyWorking
 {
-    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover|CoverCalendar $cover, Ripeness $ripe, string $title = 'Ready'): Working
+    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover|CoverCalendar $cover, Ripeness $ripe, Sum $sum = Sum::Ready): Working
     {
         $covers = $cover instanceof Cover ? CoverCalendar::always($cover) : $cover;
         $ripening = $timing->of($crop, $covers);
-        $model = Source::model('warmth and light of this place; docs/timing.md');
-        $inputs = [Input::of('ground', 'into the ground', $ripe->ground, 'day', Source::garden('the planting'))];
-        $sum = ['ground'];
+        $model = Source::model(From::WarmthAndLight);
+        $inputs = [Input::of('ground', $ripe->ground, Unit::Date, Source::garden(From::ThePlanting))];
+        $terms = ['ground'];
         $from = $ripe->ground;
         if (Method::Sown === $method) {
-            $inputs[] = Input::of('up', 'until it is up, by the warmth of the soil', $ripe->emerges - $ripe->ground, 'days', $crop->source('emergence'));
-            $sum[] = 'up';
+            $inputs[] = Input::of('up', $ripe->emerges - $ripe->ground, Unit::Day, $crop->source('emergence'));
+            $terms[] = 'up';
             $from = $ripe->emerges;
         }
         foreach (self::months($from, $ripe->ready) as $i => [$first, $last]) {
             $counted = $ripening->counted($first, $last);
-            $inputs[] = Input::of('m'.$i, \sprintf('%s, which counted as %s catalogue days:', MonthlyMeans::MONTHS[Day::of($first)->month() - 1], number_format($counted, 1)), $last - $first, 'days', $model);
-            $sum[] = 'm'.$i;
+            $label = Message::of(Label::MonthCounted, month: Day::of($first)->month(), counted: Quantity::of(round($counted, 1), Unit::Day));
+            $inputs[] = Input::of('m'.$i, $last - $first, Unit::Day, $model, $label);
+            $terms[] = 'm'.$i;
         }
-        $inputs[] = Input::of('catalogue', 'catalogue days, '.$method->words().', with half the days over which it ripens', ($crop->timing->daysFor($method) ?? 0) + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0), 'days', $crop->source(Method::Sown === $method ? 'days_sown' : 'days_transplanted'));
+        $catalogue = ($crop->timing->daysFor($method) ?? 0) + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
+        $inputs[] = Input::of('catalogue', $catalogue, Unit::Day, $crop->source(Method::Sown === $method ? 'days_sown' : 'days_transplanted'), Message::of(Label::CatalogueDaysWithSpread, method: $method));
         foreach ($covers->spans as $i => $span) {
-            $inputs[] = Input::of('on'.$i, $span['cover']->words().' from that day, until '.Day::of($span['to'])->iso().',', $span['from'], 'day', Source::garden('covers'));
+            $label = Message::of(Label::UnderCover, cover: $span['cover'], until: Day::of($span['to']));
+            $inputs[] = Input::of('on'.$i, $span['from'], Unit::Date, Source::garden(From::Covers), $label);
         }
         $open = [] === $covers->spans && Cover::None === $covers->base ? null : $timing->of($crop, Cover::None)->fromGround($ripe->sow, $ripe->ground, $method);
         if (null !== $open) {
-            $inputs[] = Input::of('open', \sprintf('without %s it would be ready', [] === $covers->spans ? $covers->base->words() : 'any cover'), $open->ready, 'day', $model);
+            $label = [] === $covers->spans ? Message::of(Label::WithoutCover, cover: $covers->base) : Message::of(Label::WithoutAnyCover);
+            $inputs[] = Input::of('open', $open->ready, Unit::Date, $model, $label);
         }
 
-        return Working::of($title, $ripe->ready, 'day', 'day into the ground + the days that passed until warmth and light made the catalogue days of them', implode(' + ', $sum), $inputs, $model);
+        return Working::of($sum, $ripe->ready, Unit::Date, implode(' + ', $terms), $inputs, $model);
     }
 
     /** @return list<array{int, int}> from the first day to the last, cut where a month ends */

@@ -34,20 +34,6 @@ enum Sign: string
         };
     }
 
-    public function words(): string
-    {
-        return match ($this) {
-            self::Halfway => 'half its leaves are there',
-            self::Roots => 'roots as thick as a thumb',
-            self::Hearts => 'hearts begin to close',
-            self::Flowers => 'first flowers are open',
-            self::Silk => 'silk shows',
-            self::Tubers => 'tubers are felt under the soil',
-            self::TopsDown => 'half the tops are down',
-            self::FitNow => 'the first are fit to cut',
-        };
-    }
-
     /** @return list<self> what can be seen on this crop, the earliest first */
     public static function of(Crop $crop): array
     {

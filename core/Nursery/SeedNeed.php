@@ -7,8 +7,11 @@ namespace JollyFurrow\Nursery;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Spacing;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** Seed, cells and trays for one planting. */
@@ -39,23 +42,21 @@ final readonly class SeedNeed
         $needed = ceil($plants->value / ($stand->germination * $stand->fieldFactor * $stand->plantsPerSeedUnit) - 1e-9);
         $sown = $spacing->spots() * $stand->seedsPerSpot;
 
-        return Working::of('Seed, pieces', max($needed, $sown), 'pieces',
-            'the larger of: what the stand needs (plants / (germination x field factor x plants per seed unit)), and seeds per spot x spots',
-            'max(ceil(plants / (germination * field * perUnit) - 0.000000001), perSpot * spots)', [
-                Input::of('plants', 'plants wanted', $plants->value, 'plants', Source::garden('working above')),
-                Input::of('germination', 'germination', $stand->germination, '', $crop->source('germination')),
-                Input::of('field', 'field factor', $stand->fieldFactor, '', $crop->source('field_factor')),
-                Input::of('perUnit', 'plants per seed unit', $stand->plantsPerSeedUnit, '', $crop->source('plants_per_seed_unit')),
-                Input::of('perSpot', 'seeds per spot', $stand->seedsPerSpot, '', $crop->source('seeds_per_spot')),
-                Input::of('spots', 'spots', $spacing->spots(), 'spots', Source::garden('spacing')),
+        return Working::of(Sum::SeedSown, max($needed, $sown), Unit::Seed, 'max(ceil(plants / (germination * field * perUnit) - 0.000000001), perSpot * spots)', [
+                Input::of('plants', $plants->value, Unit::Plant, Source::garden(From::WorkingAbove)),
+                Input::of('germination', $stand->germination, Unit::Share, $crop->source('germination')),
+                Input::of('field', $stand->fieldFactor, Unit::Share, $crop->source('field_factor')),
+                Input::of('perUnit', $stand->plantsPerSeedUnit, Unit::None, $crop->source('plants_per_seed_unit')),
+                Input::of('perSpot', $stand->seedsPerSpot, Unit::None, $crop->source('seeds_per_spot')),
+                Input::of('spots', $spacing->spots(), Unit::Spot, Source::garden(From::Spacing)),
             ], Source::practice());
     }
 
     private static function plants(Crop $crop, Spacing $spacing): Working
     {
-        return Working::of('Plants', $spacing->spots() * $crop->stand->plantsPerSpot, 'plants', 'spots x plants left at each spot', 'spots * perSpot', [
-            Input::of('spots', 'spots', $spacing->spots(), 'spots', Source::garden('spacing')),
-            Input::of('perSpot', 'plants left at each spot', $crop->stand->plantsPerSpot, 'plants', $crop->source('plants_per_spot')),
+        return Working::of(Sum::Plants, $spacing->spots() * $crop->stand->plantsPerSpot, Unit::Plant, 'spots * perSpot', [
+            Input::of('spots', $spacing->spots(), Unit::Spot, Source::garden(From::Spacing)),
+            Input::of('perSpot', $crop->stand->plantsPerSpot, Unit::Plant, $crop->source('plants_per_spot')),
         ], Source::practice());
     }
 
@@ -63,33 +64,33 @@ final readonly class SeedNeed
     {
         $cells = ceil($spacing->spots() / (1 - $crop->stand->trayLoss) - 1e-9);
 
-        return Working::of('Cells to raise', $cells, 'cells', 'spots / (1 - loss in the nursery), rounded up', 'ceil(spots / (1 - loss) - 0.000000001)', [
-            Input::of('spots', 'spots', $spacing->spots(), 'spots', Source::garden('spacing')),
-            Input::of('loss', 'loss in the nursery', $crop->stand->trayLoss, '', $crop->source('tray_loss')),
+        return Working::of(Sum::Cells, $cells, Unit::Cell, 'ceil(spots / (1 - loss) - 0.000000001)', [
+            Input::of('spots', $spacing->spots(), Unit::Spot, Source::garden(From::Spacing)),
+            Input::of('loss', $crop->stand->trayLoss, Unit::Share, $crop->source('tray_loss')),
         ], Source::practice());
     }
 
     private static function trays(Crop $crop, Working $cells): Working
     {
-        return Working::of('Trays', ceil($cells->value / $crop->stand->cellsPerTray), 'trays', 'cells / cells per tray, whole trays', 'ceil(cells / perTray)', [
-            Input::of('cells', 'cells', $cells->value, 'cells', Source::garden('working above')),
-            Input::of('perTray', 'cells per tray', $crop->stand->cellsPerTray, 'cells', $crop->source('cells_per_tray')),
+        return Working::of(Sum::Trays, ceil($cells->value / $crop->stand->cellsPerTray), Unit::Tray, 'ceil(cells / perTray)', [
+            Input::of('cells', $cells->value, Unit::Cell, Source::garden(From::WorkingAbove)),
+            Input::of('perTray', $crop->stand->cellsPerTray, Unit::Cell, $crop->source('cells_per_tray')),
         ], Source::practice());
     }
 
     private static function traySeeds(Crop $crop, Working $cells): Working
     {
-        return Working::of('Seed, pieces', $cells->value * $crop->stand->seedsPerSpot, 'pieces', 'cells x seeds per cell', 'cells * perSpot', [
-            Input::of('cells', 'cells', $cells->value, 'cells', Source::garden('working above')),
-            Input::of('perSpot', 'seeds per cell', $crop->stand->seedsPerSpot, '', $crop->source('seeds_per_spot')),
+        return Working::of(Sum::SeedInTrays, $cells->value * $crop->stand->seedsPerSpot, Unit::Seed, 'cells * perSpot', [
+            Input::of('cells', $cells->value, Unit::Cell, Source::garden(From::WorkingAbove)),
+            Input::of('perSpot', $crop->stand->seedsPerSpot, Unit::None, $crop->source('seeds_per_spot')),
         ], Source::practice());
     }
 
     private static function grams(Crop $crop, Working $seeds): Working
     {
-        return Working::of('Seed, weight', $seeds->value * $crop->stand->thousandSeedGrams / 1000, 'g', 'pieces x weight of a thousand / 1000', 'pieces * thousand / 1000', [
-            Input::of('pieces', 'pieces', $seeds->value, 'pieces', Source::garden('working above')),
-            Input::of('thousand', 'weight of a thousand', $crop->stand->thousandSeedGrams, 'g', $crop->source('thousand_seed_g')),
+        return Working::of(Sum::SeedWeight, $seeds->value * $crop->stand->thousandSeedGrams / 1000, Unit::Gram, 'pieces * thousand / 1000', [
+            Input::of('pieces', $seeds->value, Unit::Seed, Source::garden(From::WorkingAbove)),
+            Input::of('thousand', $crop->stand->thousandSeedGrams, Unit::Gram, $crop->source('thousand_seed_g')),
         ], Source::practice());
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Paste;
 
-use JollyFurrow\Beds\FreeStretches;
+use JollyFurrow\Beds\Ground;
+use JollyFurrow\Beds\Stay;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
@@ -14,8 +15,10 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
+use JollyFurrow\Planting\Remark;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
@@ -122,24 +125,34 @@ final class StandingReader
             default => null === $crop->timing->daysSown ? Method::Transplanted : Method::Sown,
         };
         $sow = Method::Transplanted === $method && Column::Trays !== $column ? $day->plus(-$crop->timing->nurseryDays) : $day;
-        $ground = Column::Trays === $column ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $day, $bed->place) : $day;
-        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $bed->place, $method);
+        $planted = Column::Trays === $column ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $day, $bed->place) : $day;
+        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $planted, $bed->place, $method);
         $frosted = $grown->lastField < $grown->ready;
         $clear = Day::of(max($grown->ready, $grown->lastField));
-        $standing = self::standing($sow, $ground, $garden->today);
+        $standing = self::standing($sow, $planted, $garden->today);
         if ($clear->isBefore($garden->today) && Standing::Growing === $standing) {
             $clear = $garden->today;
         }
-        $stay = Period::fromFirstToLast(Day::of(Standing::Planned === $standing ? $grown->bedStart : $ground->number), $clear);
-        $stretch = FreeStretches::first($bed, $garden->plantings, $stay, $length->millimetres);
+        $stay = Period::fromFirstToLast(Day::of(Standing::Planned === $standing ? $grown->bedStart : $planted->number), $clear);
+        $ground = Ground::under($garden, $this->book, $garden->plantings);
+        $stretch = $ground->first($bed, $stay->start->number, $stay->last()->number, $length->millimetres);
         if (null === $stretch) {
-            $faults['length'] = self::noRoom($garden, $bed, $stay, $length);
+            $faults['length'] = self::noRoom($garden, $ground, $bed, $stay, $length);
+
+            return null;
+        }
+        $planting = new Planting(
+            PlantingKey::free($crop->item(), $sow, $garden->plantings->byKey()), $crop->item(), $method, $bed->place, $grown->recipe, $sow, $planted, $stay->start, Day::of($grown->ready), $clear,
+            $grown->perMetre, [$stretch], $standing, true, $frosted ? [Message::of(Remark::FrostEndsIt)] : [], $frosted ? 0.0 : 1.0, variety: $crop->key,
+        );
+        $kept = Standing::Growing === $standing ? [] : $ground->against($bed, Stay::ofPlanting($crop, $planting));
+        if ([] !== $kept) {
+            $faults['bed'] = \sprintf('%s is kept off bed %s at that time by a rule of this garden. Choose another bed, or change the rule.', $crop->name, $bed->name);
 
             return null;
         }
 
-        return new Planting(PlantingKey::free($crop->item(), $sow, self::keys($garden)), $crop->item(), $method, $bed->place, $grown->recipe, $sow, $ground, $stay->start, Day::of($grown->ready), $clear,
-            $grown->perMetre, [$stretch], $standing, true, $frosted ? ['Frost usually ends it before it is ready.'] : [], $frosted ? 0.0 : 1.0, variety: $crop->key);
+        return $planting;
     }
 
     private static function standing(Day $sow, Day $ground, Day $today): Standing
@@ -151,10 +164,10 @@ final class StandingReader
         };
     }
 
-    private static function noRoom(Garden $garden, Bed $bed, Period $stay, Length $wanted): string
+    private static function noRoom(Garden $garden, Ground $ground, Bed $bed, Period $stay, Length $wanted): string
     {
         $units = $garden->settings->units;
-        $free = array_map(static fn (Stretch $s): string => $units->long($s->length()), FreeStretches::on($bed, $garden->plantings, $stay));
+        $free = array_map($units->long(...), $ground->freeLengths($bed, $stay->start->number, $stay->last()->number));
 
         return \sprintf('%s do not fit on bed %s: %s.', $units->long($wanted), $bed->name, [] === $free ? 'it is full in that time' : 'free in that time are '.implode(' and ', $free));
     }
@@ -194,11 +207,5 @@ final class StandingReader
 
             return null;
         }
-    }
-
-    /** @return array<string, true> */
-    private static function keys(Garden $garden): array
-    {
-        return array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $garden->plantings), true);
     }
 }

@@ -32,7 +32,7 @@ final readonly class DryRun
     public static function of(Planner $planner, CropBook $book, Garden $garden, array $old, array $new): self
     {
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $old));
-        $after = $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !isset($gone[$p->key]))), ...$new]);
+        $after = $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])), ...$new]);
         $values = Values::of($garden);
         $changes = self::changes($planner->asItStands($garden)->shortages, $planner->asItStands($after)->shortages);
         usort($changes, static fn (SupplyChange $a, SupplyChange $b): int => [abs($b->gain()) * ($values[$b->item] ?? 0.0), $a->day->number] <=> [abs($a->gain()) * ($values[$a->item] ?? 0.0), $b->day->number]);

@@ -57,7 +57,7 @@ final readonly class Planner
         $in = $garden->onBeds(array_values(array_filter($scope->beds($garden), static fn (Bed $bed): bool => !isset($reserve[$bed->name]))));
         $needs = Needs::of($garden, $this->book);
         $reckoning = new Reckoning($this->book, $garden, $needs);
-        $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS)) || !$scope->covers($p)));
+        $kept = $garden->plantings->where(static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS)) || !$scope->covers($p))->all();
         $last = self::lastMarketDay($needs, $garden->today);
         $wishes = new Wishes(new Candidates($in, $this->recipes), $this->book, $garden, $school);
         $grid = Grid::of($in);
@@ -69,7 +69,7 @@ final readonly class Planner
         $named = new NamedProgress($progress, $this->book);
         $joint = (new JointPlanner($items, $grid, Rooms::of($in, $grid, $kept, 7 * $weeks), $rents))->draw($wanted, $named);
         $unreached = array_diff_key($open, $joint->plans);
-        $kept = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true)));
+        $kept = $garden->plantings->where(static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true))->all();
         $placing = new Placing($in, $this->book, $this->recipes, $grid, $kept);
         $placing->place($joint->plans);
         $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $joint->plans);
@@ -116,7 +116,7 @@ final readonly class Planner
     /** A plan that only tells how the plantings there are stand against the promises. */
     public function asItStands(Garden $garden): Plan
     {
-        return (new Reckoning($this->book, $garden, Needs::of($garden, $this->book)))->plan($garden->plantings, [], [], [], false, false);
+        return (new Reckoning($this->book, $garden, Needs::of($garden, $this->book)))->plan($garden->plantings->all(), [], [], [], false, false);
     }
 
     /** A quarter bed of one crop sown on one day, in the first bed that is free for it; locked. Null when it cannot be. */
@@ -126,7 +126,7 @@ final readonly class Planner
         if (null === $candidate || $candidate->bedStart < $garden->today->number || $garden->metresOf($place) <= 0.0) {
             return null;
         }
-        $placing = new Placing($garden, $this->book, $this->recipes, Grid::of($garden), $garden->plantings);
+        $placing = new Placing($garden, $this->book, $this->recipes, Grid::of($garden), $garden->plantings->all());
         $placing->place([$item => new ItemPlan([['candidate' => $candidate, 'steps' => 1, 'end' => $candidate->lastField]], 0.0)]);
 
         return ($placing->new()[0] ?? null)?->lock();

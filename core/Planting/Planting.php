@@ -8,6 +8,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 
@@ -29,7 +30,7 @@ final readonly class Planting
      * @param Day           $clear    last day the bed is taken
      * @param float         $perMetre yield per bed metre in units of sale
      * @param list<Stretch> $pieces
-     * @param list<string>  $remarks  soft rules that bent, in words
+     * @param list<Message> $remarks  soft rules that bent, and what else is to be told
      * @param float         $stand    share of a full stand that came up and is still there
      * @param Left|null     $left     what a look or a harvest found still to come
      * @param string|null   $variety  null: the crop's first
@@ -86,7 +87,7 @@ final readonly class Planting
      * The same planting but for what is named.
      *
      * @param list<Stretch>|null $pieces
-     * @param list<string>|null  $remarks
+     * @param list<Message>|null $remarks
      */
     public function but(?string $key = null, ?PlaceType $place = null, ?Dates $dates = null, ?array $pieces = null, ?Standing $standing = null, ?bool $locked = null, ?array $remarks = null, ?float $stand = null, ?Left $left = null, ?float $perMetre = null, ?string $recipe = null): self
     {

@@ -11,14 +11,4 @@ enum Standing: string
     case InNursery = 'nursery';
     case Growing = 'growing';
     case Cleared = 'cleared';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Planned => 'planned',
-            self::InNursery => 'in the nursery',
-            self::Growing => 'in the ground',
-            self::Cleared => 'cleared',
-        };
-    }
 }

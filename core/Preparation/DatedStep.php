@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\Step;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** A step of one planting's preparation, on its day, with its hours. */
@@ -21,15 +24,10 @@ final readonly class DatedStep
 
     public static function of(Recipe $recipe, Step $step, Day $day, Length $length): self
     {
-        return new self($step, $day, Working::of(
-            $step->name,
-            $step->hoursPer100Metres * $length->metres() / 100,
-            'h',
-            'hours per 100 m of bed x metres / 100',
-            'per100 * metres / 100',
+        return new self($step, $day, Working::of(Sum::StepHours, $step->hoursPer100Metres * $length->metres() / 100, Unit::Hour, 'per100 * metres / 100',
             [
-                Input::of('per100', 'hours per 100 m', $step->hoursPer100Metres, 'h', $recipe->source),
-                Input::of('metres', 'bed metres', $length->metres(), 'm', Source::garden('the planting')),
+                Input::of('per100', $step->hoursPer100Metres, Unit::HourPer100Metres, $recipe->source),
+                Input::of('metres', $length->metres(), Unit::Metre, Source::garden(From::ThePlanting)),
             ],
             $recipe->source,
         ));

@@ -7,11 +7,14 @@ namespace JollyFurrow\Preparation;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Recipe\BedSeason;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
 use JollyFurrow\Working\SourceKind;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /**
@@ -41,18 +44,18 @@ final readonly class Residue
         $first = self::FIRST_CM['Legume' === $crop->family ? 'legume' : 'other'];
         $source = Source::of(SourceKind::FromMemory, 'Managing Cover Crops Profitably, SARE: 2,000 lb an acre at the first height, 150 lb more an inch');
         $tall = $height->metres() * 100;
-        $perHectare = Working::of('Dry matter', (min(1.0, $tall / $first) * self::FIRST_KG_HA + max(0.0, $tall - $first) * self::FURTHER_KG_HA_CM) * $cover, 'kg/ha', 'what stands at the first height, in proportion below it, and so much more for each further cm; times the share of ground covered', '(min(1, height / first) * base + max(0, height - first) * further) * cover', [
-            Input::of('height', 'height', $tall, 'cm', Source::garden('by eye')),
-            Input::of('first', 'first height', $first, 'cm', $source),
-            Input::of('base', 'dry matter at the first height', self::FIRST_KG_HA, 'kg/ha', $source),
-            Input::of('further', 'more for each further cm', self::FURTHER_KG_HA_CM, 'kg/ha', $source),
-            Input::of('cover', 'share of the ground covered', $cover, '', Source::garden('by eye')),
+        $perHectare = Working::of(Sum::DryMatterByEye, (min(1.0, $tall / $first) * self::FIRST_KG_HA + max(0.0, $tall - $first) * self::FURTHER_KG_HA_CM) * $cover, Unit::KilogramPerHectare, '(min(1, height / first) * base + max(0, height - first) * further) * cover', [
+            Input::of('height', $tall, Unit::Centimetre, Source::garden(From::ByEye)),
+            Input::of('first', $first, Unit::Centimetre, $source),
+            Input::of('base', self::FIRST_KG_HA, Unit::KilogramPerHectare, $source),
+            Input::of('further', self::FURTHER_KG_HA_CM, Unit::KilogramPerHectareCentimetre, $source),
+            Input::of('cover', $cover, Unit::Share, Source::garden(From::ByEye)),
         ], $source);
         $area = $length->times($bed->width)->squareMetres;
 
-        return new self($perHectare, Working::of('Dry matter on the bed', $perHectare->value * $area / 10000, 'kg', 'dry matter a hectare x area / 10,000', 'perHectare * area / 10000', [
-            Input::of('perHectare', 'dry matter a hectare', $perHectare->value, 'kg/ha', Source::garden('working above')),
-            Input::of('area', 'area', $area, 'm²', Source::garden('the bed')),
+        return new self($perHectare, Working::of(Sum::DryMatterOnBed, $perHectare->value * $area / 10000, Unit::Kilogram, 'perHectare * area / 10000', [
+            Input::of('perHectare', $perHectare->value, Unit::KilogramPerHectare, Source::garden(From::WorkingAbove)),
+            Input::of('area', $area, Unit::SquareMetre, Source::garden(From::TheBed)),
         ], $source));
     }
 
@@ -61,29 +64,28 @@ final readonly class Residue
         return $this->perHectare->value / 1000;
     }
 
-    /** How much of it there is, in a grower's words. */
-    public static function words(float $tonnesPerHectare): string
+    public static function amount(float $tonnesPerHectare): ResidueAmount
     {
         return match (true) {
-            $tonnesPerHectare < self::LIGHT => 'light',
-            $tonnesPerHectare <= self::HEAVY => 'middling',
-            default => 'heavy',
+            $tonnesPerHectare < self::LIGHT => ResidueAmount::Light,
+            $tonnesPerHectare <= self::HEAVY => ResidueAmount::Middling,
+            default => ResidueAmount::Heavy,
         };
     }
 
     /** Days from ending it until the bed can be planted. */
     public static function restDays(float $tonnesPerHectare, Day $planting, float $latitude): int
     {
-        return self::REST_DAYS[BedSeason::on($planting, $latitude)->value] + match (self::words($tonnesPerHectare)) {
-            'light' => -self::WEEK, 'heavy' => self::WEEK, default => 0,
+        return self::REST_DAYS[BedSeason::on($planting, $latitude)->value] + match (self::amount($tonnesPerHectare)) {
+            ResidueAmount::Light => -self::WEEK, ResidueAmount::Heavy => self::WEEK, ResidueAmount::Middling => 0,
         };
     }
 
     /** Passes with a shallow tool to break it down: more where there is more of it, or the weeks ahead are wet (common practice, no source). */
     public static function passes(float $tonnesPerHectare, bool $isWet): int
     {
-        return match (self::words($tonnesPerHectare)) {
-            'light' => 1, 'heavy' => 3, default => 2,
+        return match (self::amount($tonnesPerHectare)) {
+            ResidueAmount::Light => 1, ResidueAmount::Heavy => 3, ResidueAmount::Middling => 2,
         } + (int) $isWet;
     }
 }

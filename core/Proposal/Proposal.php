@@ -29,7 +29,7 @@ final readonly class Proposal
     {
         $reasons = new ProposalReasons($garden, $now, $drawn, $book, $scope ?? Scope::whole());
         $changes = [];
-        foreach (self::pairs($garden->plantings, $drawn->plantings()) as $i => [$old, $new, $drawnKey]) {
+        foreach (self::pairs($garden->plantings->all(), $drawn->plantings()) as $i => [$old, $new, $drawnKey]) {
             $change = new ProposedChange('p'.$i, $old, $new, '');
             $changes[] = new ProposedChange('p'.$i, $old, $new, $reasons->of($change, $drawnKey));
         }

@@ -42,7 +42,9 @@ final readonly class ProposalReasons
     private function stays(Planting $planting): string
     {
         return match (true) {
-            Standing::Planned !== $planting->standing => 'It is '.$planting->standing->words().'.',
+            Standing::Planned !== $planting->standing => match ($planting->standing) {
+                Standing::InNursery => 'It is in the nursery.', Standing::Growing => 'It is in the ground.', default => 'It is cleared.',
+            },
             $planting->locked => 'It is locked.',
             $planting->firstWork()->isBefore($this->garden->today->plus(Planner::FROZEN_DAYS)) => \sprintf('Its first work, %s, lies within the next three weeks.', $planting->firstWork()->iso()),
             !$this->scope->covers($planting) => 'It lies outside what was drawn up.',

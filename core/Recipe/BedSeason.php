@@ -30,13 +30,4 @@ enum BedSeason: string
             default => self::Warm,
         };
     }
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Warm => 'in the warm of the year',
-            self::Spring => 'in spring',
-            self::Cold => 'in the cold of the year',
-        };
-    }
 }

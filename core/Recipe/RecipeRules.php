@@ -66,7 +66,9 @@ final class RecipeRules
             foreach ($lays as $lay) {
                 foreach (BedSeason::cases() as $season) {
                     if ($lay->leadIn($season) <= $lift->leadIn($season)) {
-                        $faults[] = [$i, 'lead', \sprintf('It takes up %s %d days before planting, but they are laid %d days before: the other way round, %s.', $lift->lifts->words(), $lift->leadIn($season), $lay->leadIn($season), $season->words())];
+                        $faults[] = [$i, 'lead', \sprintf('It takes up %s %d days before planting, but they are laid %d days before: the other way round, %s.', $lift->lifts->words(), $lift->leadIn($season), $lay->leadIn($season), match ($season) {
+                            BedSeason::Warm => 'in the warm of the year', BedSeason::Spring => 'in spring', BedSeason::Cold => 'in the cold of the year',
+                        })];
                         break 2;
                     }
                 }

@@ -10,14 +10,15 @@ use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Day;
 
 /** Tender crops against the odds of frost: planted before the last, or not ready before the first. */
 final class FrostWarning
 {
-    private const ODDS = [0.9, 0.5, 0.1];
+    private const ODDS = [Odds::NineYearsInTen, Odds::EverySecondYear, Odds::OneYearInTen];
 
-    /** @return list<string> */
+    /** @return list<Message> */
     public static function of(Garden $garden, Crop $crop, Cover|CoverCalendar $cover, Ripeness $ripe): array
     {
         $covers = $cover instanceof Cover ? CoverCalendar::always($cover) : $cover;
@@ -27,29 +28,20 @@ final class FrostWarning
         $warnings = [];
         $south = $garden->place->latitude < 0;
         foreach (self::ODDS as $odds) {
-            $last = $garden->climate->frost->day(FrostGrade::Light, 'last', $odds, Day::of($ripe->ground)->year(), $south);
+            $last = $garden->climate->frost->day(FrostGrade::Light, 'last', $odds->share(), Day::of($ripe->ground)->year(), $south);
             if (Cover::None === $covers->at($ripe->ground) && null !== $last && $ripe->ground <= $last->number && $last->number - $ripe->ground < 183) {
-                $warnings[] = \sprintf('It goes out before %s: %s a frost still comes after that day.', $last->iso(), self::odds($odds));
+                $warnings[] = Message::of(Against::OutBeforeFrost, day: $last, odds: $odds);
                 break;
             }
         }
         foreach (self::ODDS as $odds) {
-            $first = $garden->climate->frost->day(FrostGrade::Light, 'first', $odds, Day::of($ripe->ground)->year(), $south);
+            $first = $garden->climate->frost->day(FrostGrade::Light, 'first', $odds->share(), Day::of($ripe->ground)->year(), $south);
             if (Cover::None === $covers->at($ripe->ready) && null !== $first && $ripe->ready >= $first->number && $first->number > $ripe->ground) {
-                $warnings[] = \sprintf('It is ready after %s: %s a frost has come by then.', $first->iso(), self::odds($odds));
+                $warnings[] = Message::of(Against::ReadyAfterFrost, day: $first, odds: $odds);
                 break;
             }
         }
 
         return $warnings;
-    }
-
-    private static function odds(float $odds): string
-    {
-        return match ($odds) {
-            0.1 => 'one year in ten',
-            0.5 => 'every second year',
-            default => 'nine years in ten',
-        };
     }
 }

@@ -14,17 +14,4 @@ enum Risk: string
     case Heat = 'heat';
     case LittleLight = 'little-light';
     case Small = 'small';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Season => 'out of season',
-            self::ColdSoil => 'soil too cold',
-            self::Frost => 'frost',
-            self::Bolting => 'bolting',
-            self::Heat => 'heat',
-            self::LittleLight => 'too little light',
-            self::Small => 'small bulbs',
-        };
-    }
 }

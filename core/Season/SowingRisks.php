@@ -12,10 +12,13 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Day;
 
 /**
- * What stands against a sowing at one place, in words: soil too cold, frost, what makes it bolt, heat, too little light.
+ * What stands against a sowing at one place: soil too cold, frost, what makes it bolt, heat, too little light.
  * The limits are the crop's own from the book; that ten hours of day are the least plants grow in is common practice.
  */
 final class SowingRisks
@@ -38,58 +41,60 @@ final class SowingRisks
     {
     }
 
-    /** @return array<string, string> in words, by Risk */
+    /** @return array<string, Message> by Risk */
     public function of(int $sow, ?Ripeness $ripe): array
     {
         if (null === $ripe) {
-            return array_filter([Risk::ColdSoil->value => Method::Sown === $this->method ? $this->cold($sow) : '', Risk::Frost->value => $this->crop->tender ? 'frost ends it before it is ready' : 'it is not ready in time'], static fn (string $words): bool => '' !== $words);
+            return array_filter([
+                Risk::ColdSoil->value => Method::Sown === $this->method ? $this->cold($sow) : null,
+                Risk::Frost->value => Message::of($this->crop->tender ? Against::FrostEndsIt : Against::NotReadyInTime),
+            ]);
         }
 
         return array_filter([
             Risk::Season->value => $this->season($ripe),
             Risk::ColdSoil->value => $this->soil($ripe),
-            Risk::Frost->value => FrostWarning::of($this->garden, $this->crop, $this->covers, $ripe)[0] ?? '',
+            Risk::Frost->value => FrostWarning::of($this->garden, $this->crop, $this->covers, $ripe)[0] ?? null,
             Risk::Bolting->value => $this->bolting($ripe),
             Risk::Heat->value => $this->heat($ripe),
             Risk::LittleLight->value => $this->light($ripe),
-            Risk::Small->value => $ripe->size < self::SMALL ? \sprintf('bulbs of %d %% of the usual size: long days come before it has its leaves', (int) round(100 * $ripe->size)) : '',
-        ], static fn (string $words): bool => '' !== $words);
+            Risk::Small->value => $ripe->size < self::SMALL ? Message::of(Against::SmallBulbs, share: Quantity::of($ripe->size, Unit::Share)) : null,
+        ]);
     }
 
-    private function season(Ripeness $ripe): string
+    private function season(Ripeness $ripe): ?Message
     {
-        return true === $this->garden->season($this->crop, $this->place)?->contains(Day::of($ripe->ground)) ? '' : 'out of its season here';
+        return true === $this->garden->season($this->crop, $this->place)?->contains(Day::of($ripe->ground)) ? null : Message::of(Against::OutOfSeason);
     }
 
-    private function soil(Ripeness $ripe): string
+    private function soil(Ripeness $ripe): ?Message
     {
-        $cold = $this->cold($ripe->ground);
-        if ('' !== $cold) {
-            return $cold;
-        }
+        $isSlow = Method::Sown === $this->method && $ripe->emerges - $ripe->sow > self::SLOW_EMERGENCE;
 
-        return Method::Sown === $this->method && $ripe->emerges - $ripe->sow > self::SLOW_EMERGENCE ? 'the soil is too cold: the seed may rot' : '';
+        return $this->cold($ripe->ground) ?? ($isSlow ? Message::of(Against::SeedMayRot) : null);
     }
 
-    private function cold(int $day): string
+    private function cold(int $day): ?Message
     {
         $least = $this->crop->habits->soilLeast;
         $soil = $this->timing->soilOn($day, $this->covers);
 
-        return null !== $soil && $soil < $least ? \sprintf('the soil has %s °C, it wants %s', number_format($soil, 0), $least) : '';
+        return null === $soil || $soil >= $least ? null
+            : Message::of(Against::ColdSoil, soil: Quantity::of(round($soil), Unit::Celsius), least: Quantity::of($least, Unit::Celsius));
     }
 
-    private function bolting(Ripeness $ripe): string
+    private function bolting(Ripeness $ripe): ?Message
     {
         $bolting = $this->crop->habits->bolting;
         if ($this->crop->growth->anchored) {
-            return '';
+            return null;
         }
         if (null !== $bolting->coldDays && $this->coldDays(max($ripe->emerges, $ripe->ground), $ripe->ready) >= $bolting->coldDays) {
-            return \sprintf('it may bolt: %d days and more below %s °C', $bolting->coldDays, self::COLD);
+            return Message::of(Against::BoltsFromCold, days: $bolting->coldDays, below: Quantity::of(self::COLD, Unit::Celsius));
         }
 
-        return null !== $bolting->dayHours && $this->hours($ripe->ready) >= $bolting->dayHours ? \sprintf('it may bolt: days of %s hours and more', $bolting->dayHours) : '';
+        return null !== $bolting->dayHours && $this->hours($ripe->ready) >= $bolting->dayHours
+            ? Message::of(Against::BoltsFromLongDays, hours: Quantity::of($bolting->dayHours, Unit::Hour)) : null;
     }
 
     private function coldDays(int $from, int $until): int
@@ -102,28 +107,28 @@ final class SowingRisks
         return $cold;
     }
 
-    private function heat(Ripeness $ripe): string
+    private function heat(Ripeness $ripe): ?Message
     {
         $heat = $this->crop->habits->bolting->heat;
         $run = 0;
         for ($day = $ripe->ground; null !== $heat && $day <= $ripe->ready; ++$day) {
             $run = ($this->air($day) ?? 0.0) >= $heat ? $run + 1 : 0;
             if ($run >= self::WEEK) {
-                return \sprintf('a week with a mean of %s °C: it bolts or sets badly', $heat);
+                return Message::of(Against::HotWeek, mean: Quantity::of($heat, Unit::Celsius));
             }
         }
 
-        return '';
+        return null;
     }
 
-    private function light(Ripeness $ripe): string
+    private function light(Ripeness $ripe): ?Message
     {
         $dark = 0;
         for ($day = $ripe->ground; !$this->crop->growth->anchored && $day < $ripe->ready; ++$day) {
             $dark += $this->hours($day) < self::LEAST_HOURS ? 1 : 0;
         }
 
-        return $dark >= self::WEEK ? \sprintf('it stands still for %d days shorter than ten hours', $dark) : '';
+        return $dark >= self::WEEK ? Message::of(Against::StandsStill, days: $dark) : null;
     }
 
     private function hours(int $day): float

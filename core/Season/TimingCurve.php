@@ -17,7 +17,7 @@ final readonly class TimingCurve
 {
     private const YEAR = 365;
 
-    /** @param list<array{sow: int, ready: int|null, last: int|null, why: string, risks: array<string, string>}> $days risks in words, by Risk; why: all of them */
+    /** @param list<SowingDay> $days */
     private function __construct(public PlaceType $place, public array $days)
     {
     }
@@ -35,8 +35,7 @@ final readonly class TimingCurve
         $days = [];
         for ($day = $first; $day->since($first) < self::YEAR; $day = $day->plus(1)) {
             $ripe = $ripening->forward($day->number, $method);
-            $against = $risks->of($day->number, $ripe);
-            $days[] = ['sow' => $day->number, 'ready' => $ripe?->ready, 'last' => $ripe?->lastGood, 'why' => implode('; ', $against), 'risks' => $against];
+            $days[] = new SowingDay($day->number, $ripe?->ready, $ripe?->lastGood, $risks->of($day->number, $ripe));
         }
 
         return new self($place, $days);

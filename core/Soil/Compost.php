@@ -6,9 +6,12 @@ namespace JollyFurrow\Soil;
 
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Measure\Volume;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** Compost by depth over an area. */
@@ -22,15 +25,10 @@ final readonly class Compost
     {
         $volume = $area->timesDepth($depth);
 
-        return new self($volume, Working::of(
-            'Compost for this stretch',
-            $volume->litres,
-            'l',
-            'area x depth (1 mm on 1 m² is 1 litre)',
-            'area * depth',
+        return new self($volume, Working::of(Sum::Compost, $volume->litres, Unit::Litre, 'area * depth',
             [
-                Input::of('area', 'area of the stretch', $area->squareMetres, 'm²', Source::garden('length x width')),
-                Input::of('depth', 'depth spread', $depth->millimetres, 'mm', Source::garden('settings')),
+                Input::of('area', $area->squareMetres, Unit::SquareMetre, Source::garden(From::LengthTimesWidth)),
+                Input::of('depth', $depth->millimetres, Unit::Millimetre, Source::garden(From::Settings)),
             ],
             Source::practice(),
         ));

@@ -6,8 +6,11 @@ namespace JollyFurrow\Soil;
 
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Mass;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** A fertiliser by its analysis, and how much of it carries a wanted amount of a nutrient. */
@@ -35,17 +38,12 @@ final readonly class Fertiliser
      */
     public static function weighed(Area $area, float $rate, float $share, float $percent): Working
     {
-        return Working::of(
-            'Fertiliser to weigh out',
-            self::productFor(Mass::fromGrams($area->squareMetres * $rate * $share), $percent)->grams,
-            'g',
-            'area x nitrogen rate x share for this feeding class / (nitrogen in the product / 100)',
-            'area * rate * share / (percent / 100)',
+        return Working::of(Sum::Fertiliser, self::productFor(Mass::fromGrams($area->squareMetres * $rate * $share), $percent)->grams, Unit::Gram, 'area * rate * share / (percent / 100)',
             [
-                Input::of('area', 'area of the stretch', $area->squareMetres, 'm²', Source::garden('length x width')),
-                Input::of('rate', 'nitrogen rate', $rate, 'g/m²', Source::garden('settings')),
-                Input::of('share', 'share for the feeding class', $share, '', Source::practice()),
-                Input::of('percent', 'nitrogen in the product', $percent, '%', Source::garden('settings')),
+                Input::of('area', $area->squareMetres, Unit::SquareMetre, Source::garden(From::LengthTimesWidth)),
+                Input::of('rate', $rate, Unit::GramPerSquareMetre, Source::garden(From::Settings)),
+                Input::of('share', $share, Unit::None, Source::practice()),
+                Input::of('percent', $percent, Unit::Percent, Source::garden(From::Settings)),
             ],
             Source::practice(),
         );

@@ -6,6 +6,11 @@ namespace JollyFurrow\Ways;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Land\Stretch;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
+use JollyFurrow\Time\Day;
 
 /** One way to grow an item: method, place and sowing day, with all that follows from them. Days are day numbers. */
 final readonly class Candidate
@@ -48,5 +53,23 @@ final readonly class Candidate
     public function key(): string
     {
         return $this->variety.'@'.$this->sow.'/'.$this->place->value.'/'.$this->method->value;
+    }
+
+    /**
+     * The planting it becomes: only planned yet.
+     *
+     * @param list<Stretch> $pieces
+     * @param string|null   $recipe  how its beds are made ready, where it is not the usual way
+     * @param int|null      $start   day number they are taken from then
+     * @param int|null      $last    day number they are cleared; null: as long as it stands fit
+     * @param list<Message> $remarks
+     */
+    public function planting(string $key, array $pieces, ?string $recipe = null, ?int $start = null, ?int $last = null, array $remarks = [], bool $locked = false): Planting
+    {
+        return new Planting(
+            $key, $this->item, $this->method, $this->place, $recipe ?? $this->recipe,
+            Day::of($this->sow), Day::of($this->ground), Day::of($start ?? $this->bedStart), Day::of($this->ready), Day::of($last ?? $this->lastField),
+            $this->perMetre, $pieces, Standing::Planned, $locked, $remarks, variety: $this->variety,
+        );
     }
 }

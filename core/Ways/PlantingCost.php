@@ -8,10 +8,13 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** What a planting costs: setting up once, work and plants by the bed metre, and the rent of the bed. Cents. */
@@ -60,15 +63,15 @@ final readonly class PlantingCost
         $work = $this->perMetre($book->grown($planting->item, $planting->variety), $planting->method, $planting->recipe);
         $days = $planting->clear->since($planting->bedStart) + 1;
         $rent = $this->garden->settings->rentAt($planting->place);
-        $settings = Source::garden('settings');
-        $plan = Source::garden('plan');
+        $settings = Source::garden(From::Settings);
+        $plan = Source::garden(From::ThePlan);
 
-        return Working::of('Price of the planting', $this->setUp() + $metres * ($work + $days * $rent / 7), 'cents', 'setting up + length x (work and plants a metre + bed days x rent a week / 7)', 'setUp + metres * (work + days * rent / 7)', [
-            Input::of('setUp', 'setting up once', $this->setUp(), 'cents', $settings),
-            Input::of('metres', 'length', $metres, 'm', $plan),
-            Input::of('work', 'work and plants a metre', $work, 'cents', Source::practice()),
-            Input::of('days', 'bed days, preparation included', $days, 'days', $plan),
-            Input::of('rent', 'rent of a bed metre and week', $rent, 'cents', $settings),
-        ], Source::model('the planner weighs plantings by it'));
+        return Working::of(Sum::PlantingPrice, $this->setUp() + $metres * ($work + $days * $rent / 7), Unit::Cent, 'setUp + metres * (work + days * rent / 7)', [
+            Input::of('setUp', $this->setUp(), Unit::Cent, $settings),
+            Input::of('metres', $metres, Unit::Metre, $plan),
+            Input::of('work', $work, Unit::CentPerMetre, Source::practice()),
+            Input::of('days', $days, Unit::Day, $plan),
+            Input::of('rent', $rent, Unit::CentPerMetre, $settings),
+        ], Source::model(From::WeighedByThePlanner));
     }
 }

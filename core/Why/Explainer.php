@@ -24,10 +24,8 @@ final readonly class Explainer
     /** @return list<Explained> */
     public function explain(Garden $garden, Plan $plan): array
     {
-        $grid = Grid::of($garden);
-        $beds = new BedChoice($garden, $this->book, $this->recipes, $grid);
-        array_map($beds->take(...), $plan->plantings());
-        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, $grid, $plan, Values::of($garden));
+        $beds = BedChoice::under($garden, $this->book, $this->recipes, $plan->plantings());
+        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, Grid::of($garden), $plan, Values::of($garden));
 
         return array_map(fn (Shortage $short): Explained => new Explained($short, ...$reasons->for($this->book->get($short->item), $short)), $plan->shortages);
     }

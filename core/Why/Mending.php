@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Why;
 
 use JollyFurrow\Beds\BedChoice;
-use JollyFurrow\Beds\FreeStretches;
+use JollyFurrow\Beds\BedOffer;
+use JollyFurrow\Beds\Ground;
+use JollyFurrow\Beds\Stay;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
@@ -13,6 +15,7 @@ use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
@@ -62,11 +65,11 @@ final class Mending
     {
         $ways = [];
         foreach ([...$this->sowings($item), ...$this->longer($item), ...$this->covered($item)] as $way) {
-            $ways[$way->kind][] = $way;
+            $ways[self::group($way)][] = $way;
         }
-        if ([] === array_filter($ways['another sowing'] ?? [], static fn (MendWay $w): bool => $w->gain() > 0)) {
+        if ([] === array_filter($ways[MendKind::AnotherSowing->value] ?? [], static fn (MendWay $w): bool => $w->gain() > 0)) {
             foreach ($this->instead($item) as $way) {
-                $ways[$way->kind][] = $way;
+                $ways[self::group($way)][] = $way;
             }
         }
         $best = [];
@@ -79,6 +82,13 @@ final class Mending
         return $best;
     }
 
+    private static function group(MendWay $way): string
+    {
+        $crop = $way->kind->values['crop'] ?? '';
+
+        return $way->kind->code->value.(\is_string($crop) ? $crop : '');
+    }
+
     private static function bestFirst(MendWay $a, MendWay $b): int
     {
         return [$b->gain(), $a->key] <=> [$a->gain(), $b->key];
@@ -87,8 +97,7 @@ final class Mending
     /** @return list<MendWay> one sowing more, on any day, in any way, of any variety */
     private function sowings(string $item): array
     {
-        $beds = new BedChoice($this->garden, $this->book, $this->recipes, $this->grid);
-        array_map($beds->take(...), $this->garden->plantings);
+        $beds = BedChoice::under($this->garden, $this->book, $this->recipes, $this->garden->plantings);
         $ways = [];
         foreach ($this->ways($item) as $candidate) {
             foreach (self::STEPS as $steps) {
@@ -97,7 +106,7 @@ final class Mending
                 if ($offer->millimetres() < $steps * $this->grid->step($candidate)) {
                     break;
                 }
-                $ways[] = $this->way($this->kindOf($item, $candidate), [], [$this->planting($candidate, $offer->pieces, $offer->recipe, $offer->start, $end, $offer->remarks)], $item);
+                $ways[] = $this->way($this->kindOf($item, $candidate), [], [$this->planting($candidate, $offer, $end)], $item);
             }
         }
 
@@ -111,12 +120,15 @@ final class Mending
         foreach ($this->planned($item) as $planting) {
             $last = $planting->pieces[\count($planting->pieces) - 1];
             $bed = $this->garden->bedsByName()[$last->bed] ?? null;
-            $others = array_values(array_filter($this->garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key));
-            foreach (null === $bed ? [] : FreeStretches::on($bed, $others, $planting->occupancy()) as $free) {
-                if ($free->from <= $last->from && $last->to < $free->to) {
-                    $more = min($free->to - $last->to, $this->grid->quarter($planting->place));
+            $ground = Ground::under($this->garden, $this->book, $this->garden->plantings->on($last->bed)->without($planting->key));
+            if (null === $bed || !$ground->mayStand($bed, Stay::ofPlanting($this->book->grown($planting->item, $planting->variety), $planting))) {
+                continue;
+            }
+            foreach ($ground->free($bed, $planting->bedStart->number, $planting->clear->number) as [$from, $to]) {
+                if ($from <= $last->from && $last->to < $to) {
+                    $more = min($to - $last->to, $this->grid->quarter($planting->place));
                     $longer = (new ByHand($this->book, $this->recipes))->asLongAs($planting, $planting->length()->millimetres + $more);
-                    $ways[] = $this->way('a longer planting', [$planting], [$longer], $item);
+                    $ways[] = $this->way(Message::of(MendKind::LongerPlanting), [$planting], [$longer], $item);
                 }
             }
         }
@@ -134,7 +146,7 @@ final class Mending
             }
             $under = $this->garden->covered([...$this->garden->protections, Protection::overPlanting($planting->key, Cover::LowTunnel, Purpose::Growth, Period::fromFirstToLast($planting->ground, $planting->ready))]);
             $moved = (new ByHand($this->book, $this->recipes))->redate($under, $planting);
-            $way = $moved->ready->isBefore($planting->ready) ? $this->way('a cover over one', [$planting], [$moved], $item) : null;
+            $way = $moved->ready->isBefore($planting->ready) ? $this->way(Message::of(MendKind::Cover), [$planting], [$moved], $item) : null;
             $ways[] = null === $way ? null : new MendWay($way->key, $way->kind, $way->old, $way->new, $way->units, $way->worth, $way->cost, $planting);
         }
 
@@ -144,12 +156,11 @@ final class Mending
     /** @return list<MendWay> another crop's planned planting given up, and this one sown in its place */
     private function instead(string $item): array
     {
-        $others = array_values(array_filter($this->garden->plantings, fn (Planting $p): bool => $p->item !== $item && Standing::Planned === $p->standing && !$p->locked && !$p->firstWork()->isBefore($this->garden->today) && $this->book->has($p->item)));
+        $others = $this->garden->plantings->where(fn (Planting $p): bool => $p->item !== $item && Standing::Planned === $p->standing && !$p->locked && !$p->firstWork()->isBefore($this->garden->today) && $this->book->has($p->item))->all();
         usort($others, fn (Planting $a, Planting $b): int => [$this->earns($a), $a->key] <=> [$this->earns($b), $b->key]);
         $ways = [];
         foreach (\array_slice($others, 0, self::GIVEN_UP) as $other) {
-            $beds = new BedChoice($this->garden, $this->book, $this->recipes, $this->grid);
-            array_map($beds->take(...), array_values(array_filter($this->garden->plantings, static fn (Planting $p): bool => $p->key !== $other->key)));
+            $beds = BedChoice::under($this->garden, $this->book, $this->recipes, $this->garden->plantings->without($other->key));
             $best = null;
             foreach ($this->ways($item) as $candidate) {
                 $end = [] === $candidate->curve ? min($candidate->lastField, $candidate->ready + 14) : $candidate->lastField;
@@ -157,7 +168,7 @@ final class Mending
                     continue;
                 }
                 $offer = $beds->offer($candidate, min($other->length()->millimetres, 4 * $this->grid->step($candidate)), $end);
-                $way = [] === $offer->pieces ? null : $this->way('instead of '.lcfirst($this->book->grown($other->item, $other->variety)->name), [$other], [$this->planting($candidate, $offer->pieces, $offer->recipe, $offer->start, $end, $offer->remarks)], $item);
+                $way = [] === $offer->pieces ? null : $this->way(Message::of(MendKind::InsteadOf, crop: lcfirst($this->book->grown($other->item, $other->variety)->name)), [$other], [$this->planting($candidate, $offer, $end)], $item);
                 $best = null !== $way && (null === $best || self::bestFirst($way, $best) < 0) ? $way : $best;
             }
             if (null !== $best && $best->worth > 0.0) {
@@ -191,7 +202,7 @@ final class Mending
     /** @return list<Planting> of the item, not yet begun */
     private function planned(string $item): array
     {
-        return array_values(array_filter($this->garden->plantings, fn (Planting $p): bool => $p->item === $item && Standing::Planned === $p->standing && !$p->isOver($this->garden->today) && [] !== $p->pieces));
+        return $this->garden->plantings->where(fn (Planting $p): bool => $p->item === $item && Standing::Planned === $p->standing && !$p->isOver($this->garden->today) && [] !== $p->pieces)->all();
     }
 
     /** Cents a metre and week. */
@@ -200,29 +211,25 @@ final class Mending
         return ($this->values[$planting->item] ?? 0.0) * $planting->perMetre * 7 / max(7, $planting->occupancy()->days());
     }
 
-    private function kindOf(string $item, Candidate $candidate): string
+    private function kindOf(string $item, Candidate $candidate): Message
     {
         $there = $this->planned($item);
         $isNew = static fn (\Closure $of): bool => [] !== $there && [] === array_filter($there, $of);
 
-        return match (true) {
-            $candidate->variety !== $item && $isNew(static fn (Planting $p): bool => $p->variety === $candidate->variety) => 'another variety',
-            $isNew(static fn (Planting $p): bool => $p->place === $candidate->place) => 'in another place',
-            $isNew(static fn (Planting $p): bool => $p->method === $candidate->method) => 'raised in another way',
-            !\in_array(Day::of($candidate->sow)->weekday(), $this->garden->settings->sowingDays, true) => 'on another day of the week',
-            default => 'another sowing',
-        };
+        return Message::of(match (true) {
+            $candidate->variety !== $item && $isNew(static fn (Planting $p): bool => $p->variety === $candidate->variety) => MendKind::AnotherVariety,
+            $isNew(static fn (Planting $p): bool => $p->place === $candidate->place) => MendKind::InAnotherPlace,
+            $isNew(static fn (Planting $p): bool => $p->method === $candidate->method) => MendKind::RaisedInAnotherWay,
+            !\in_array(Day::of($candidate->sow)->weekday(), $this->garden->settings->sowingDays, true) => MendKind::OnAnotherDay,
+            default => MendKind::AnotherSowing,
+        });
     }
 
-    /**
-     * @param list<\JollyFurrow\Land\Stretch> $pieces
-     * @param list<string>                    $remarks
-     */
-    private function planting(Candidate $c, array $pieces, string $recipe, int $start, int $end, array $remarks): Planting
+    private function planting(Candidate $candidate, BedOffer $offer, int $end): Planting
     {
-        $taken = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $this->garden->plantings), true);
+        $key = PlantingKey::free($candidate->item, Day::of($candidate->sow), $this->garden->plantings->byKey());
 
-        return new Planting(PlantingKey::free($c->item, Day::of($c->sow), $taken), $c->item, $c->method, $c->place, $recipe, Day::of($c->sow), Day::of($c->ground), Day::of($start), Day::of($c->ready), Day::of($end), $c->perMetre, $pieces, Standing::Planned, true, $remarks, variety: $c->variety);
+        return $candidate->planting($key, $offer->pieces, $offer->recipe, $offer->start, $end, $offer->remarks(), true);
     }
 
     /**
@@ -231,7 +238,7 @@ final class Mending
      * @param list<Planting> $old
      * @param list<Planting> $new
      */
-    private function way(string $kind, array $old, array $new, string $item): ?MendWay
+    private function way(Message $kind, array $old, array $new, string $item): ?MendWay
     {
         $units = $this->served($item, $old, $new) - $this->served($item, [], []);
         if ($units <= 0) {
@@ -243,7 +250,7 @@ final class Mending
         }
         $key = implode('+', array_map(static fn (Planting $p): string => $p->variety.'@'.$p->sow->iso().'/'.$p->place->value.'/'.$p->method->value.'/'.$p->length()->millimetres, $new)).([] === $old ? '' : '-'.$old[0]->key);
 
-        return new MendWay($kind.'|'.$key, $kind, $old, $new, $units, $worth, $this->price($new) - $this->price($old));
+        return new MendWay($kind->code->value.'|'.$key, $kind, $old, $new, $units, $worth, $this->price($new) - $this->price($old));
     }
 
     /** @param list<Planting> $plantings */

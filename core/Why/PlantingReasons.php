@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace JollyFurrow\Why;
 
 use JollyFurrow\Beds\BedChoice;
+use JollyFurrow\Beds\BedOffer;
+use JollyFurrow\Beds\Weighed;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Weights;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Planting;
@@ -64,11 +67,11 @@ final readonly class PlantingReasons
             $sow = $this->planting->sow->plus($by);
             if (0 !== $by && !$sow->isBefore($this->garden->today) && \in_array($sow->weekday(), $this->garden->settings->sowingDays, true)) {
                 $candidate = $this->candidates->sownOn($this->book->grown($this->planting->item, $this->planting->variety), $sow, $this->planting->place, $this->planting->method);
-                $others[] = null === $candidate ? null : [\sprintf('sown %s', $sow->iso()), $this->as($candidate)];
+                $others[] = null === $candidate ? null : [Message::of(Chosen::Sown, sow: $sow), $this->as($candidate)];
             }
         }
 
-        return $this->runnerUp('Day', \sprintf('sown %s, ready %s', $this->planting->sow->iso(), $this->planting->ready->iso()), array_values(array_filter($others)));
+        return $this->runnerUp(Choice::Day, Message::of(Chosen::SownReady, sow: $this->planting->sow, ready: $this->planting->ready), array_values(array_filter($others)));
     }
 
     private function way(): Alternative
@@ -81,12 +84,12 @@ final readonly class PlantingReasons
                 }
                 $sow = Method::Transplanted === $method && Method::Sown === $this->planting->method ? $this->planting->sow->plus(-$crop->timing->nurseryDays) : $this->planting->sow;
                 $candidate = $sow->isBefore($this->garden->today) ? null : $this->candidates->sownOn($crop, $sow, $this->planting->place, $method);
-                $others[] = null === $candidate ? null : [\sprintf('‘%s’, %s', $crop->variety, $method->words()), $this->as($candidate)];
+                $others[] = null === $candidate ? null : [Message::of(Chosen::Variety, variety: $crop->variety, method: $method), $this->as($candidate)];
             }
         }
         $crop = $this->book->grown($this->planting->item, $this->planting->variety);
 
-        return $this->runnerUp('Variety and method', \sprintf('‘%s’, %s', $crop->variety, $this->planting->method->words()), array_values(array_filter($others)));
+        return $this->runnerUp(Choice::VarietyAndMethod, Message::of(Chosen::Variety, variety: $crop->variety, method: $this->planting->method), array_values(array_filter($others)));
     }
 
     private function length(): Alternative
@@ -94,26 +97,32 @@ final readonly class PlantingReasons
         $hand = new ByHand($this->book, $this->recipes);
         $step = $this->grid->quarter($this->planting->place);
         $long = $this->planting->length()->millimetres;
-        $units = $this->garden->settings->units;
-        $others = [[\sprintf('%s, a step longer', $units->long(Length::fromMillimetres($long + $step))), $hand->asLongAs($this->planting, $long + $step)]];
+        $is = static fn (Chosen $code, int $millimetres): Message => Message::of($code, length: Quantity::long(Length::fromMillimetres($millimetres)));
+        $others = [[$is(Chosen::StepLonger, $long + $step), $hand->asLongAs($this->planting, $long + $step)]];
         if ($long > $step) {
-            $others[] = [\sprintf('%s, a step shorter', $units->long(Length::fromMillimetres($long - $step))), $hand->asLongAs($this->planting, $long - $step)];
+            $others[] = [$is(Chosen::StepShorter, $long - $step), $hand->asLongAs($this->planting, $long - $step)];
         }
 
-        return $this->runnerUp('Length', $units->long($this->planting->length()), $others);
+        return $this->runnerUp(Choice::Length, $is(Chosen::Long, $long), $others);
     }
 
     private function bed(): Alternative
     {
-        $beds = new BedChoice($this->garden, $this->book, $this->recipes, $this->grid);
-        array_map($beds->take(...), array_values(array_filter($this->garden->plantings, fn (Planting $p): bool => $p->key !== $this->planting->key)));
+        $beds = BedChoice::under($this->garden, $this->book, $this->recipes, $this->garden->plantings->without($this->planting->key));
         $candidate = $this->candidate();
         $here = $beds->weighed($candidate, $this->planting->pieces, $this->planting->clear->number);
         $other = $beds->offer($candidate, $this->planting->length()->millimetres, $this->planting->clear->number, array_map(static fn ($piece): string => $piece->bed, $this->planting->pieces));
-        $words = static fn (array $bent): string => [] === $bent ? 'no rule bends' : implode(', ', array_map(static fn (string $rule): string => lcfirst(Weights::NAMES[$rule] ?? $rule), array_map(strval(...), array_keys($bent))));
         $isThere = [] !== $other->pieces && $other->millimetres() === $this->planting->length()->millimetres;
 
-        return new Alternative('Bed', \sprintf('%s: %s', self::names($this->planting->pieces), $words($here->bent)), $isThere ? \sprintf('%s: %s', self::names($other->pieces), $words($other->bent)) : '', $isThere ? $other->weight - $here->weight : 0.0, 0);
+        return new Alternative(Choice::Bed, self::beds($this->planting->pieces, $here), $isThere ? self::beds($other->pieces, $other) : null, $isThere ? $other->weight - $here->weight : 0.0, 0);
+    }
+
+    /** @param list<Stretch> $pieces */
+    private static function beds(array $pieces, BedOffer $offer): Message
+    {
+        $rules = array_map(Weighed::from(...), array_keys($offer->bent));
+
+        return [] === $rules ? Message::of(Chosen::BedFits, beds: self::names($pieces)) : Message::of(Chosen::BedBends, beds: self::names($pieces), rules: $rules);
     }
 
     /** @param list<Stretch> $pieces */
@@ -122,21 +131,21 @@ final readonly class PlantingReasons
         return implode(' and ', array_unique(array_map(static fn (Stretch $piece): string => $piece->bed, $pieces)));
     }
 
-    /** @param list<array{string, Planting}> $others */
-    private function runnerUp(string $question, string $chosen, array $others): Alternative
+    /** @param list<array{Message, Planting}> $others */
+    private function runnerUp(Choice $question, Message $chosen, array $others): Alternative
     {
         $best = null;
         $served = $this->supply->served($this->planting->item);
         $price = $this->price->of($this->planting, $this->book)->value;
-        foreach ($others as [$words, $other]) {
+        foreach ($others as [$told, $other]) {
             $units = $served - $this->supply->served($this->planting->item, [$this->planting], [$other]);
             $more = $units * $this->penalty + $this->price->of($other, $this->book)->value - $price;
             if (null === $best || $more < $best->more) {
-                $best = new Alternative($question, $chosen, $words, $more, $units);
+                $best = new Alternative($question, $chosen, $told, $more, $units);
             }
         }
 
-        return $best ?? new Alternative($question, $chosen, '', 0.0, 0);
+        return $best ?? new Alternative($question, $chosen, null, 0.0, 0);
     }
 
     /** The planting as it would be grown like that, on the same ground. */
@@ -145,7 +154,7 @@ final readonly class PlantingReasons
         $stays = $this->planting->clear->since($this->planting->ready);
         $clear = [] === $c->curve ? min($c->lastField, $c->ready + $stays) : $c->lastField;
 
-        return new Planting($this->planting->key, $c->item, $c->method, $c->place, $c->recipe, Day::of($c->sow), Day::of($c->ground), Day::of($c->bedStart), Day::of($c->ready), Day::of($clear), $c->perMetre, $this->planting->pieces, Standing::Planned, false, variety: $c->variety);
+        return $c->planting($this->planting->key, $this->planting->pieces, last: $clear);
     }
 
     private function candidate(): Candidate

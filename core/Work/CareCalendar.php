@@ -43,7 +43,7 @@ final readonly class CareCalendar
     /** @return list<CareStep> from one day to another, both within, by day and bed */
     public function between(Day $from, Day $until): array
     {
-        $steps = array_merge([], ...array_map($this->of(...), array_values(array_filter($this->garden->plantings, fn (Planting $p): bool => !$p->isOver($this->garden->today)))));
+        $steps = array_merge([], ...array_map($this->of(...), $this->garden->plantings->where(fn (Planting $p): bool => !$p->isOver($this->garden->today))->all()));
         $steps = array_values(array_filter($steps, static fn (CareStep $s): bool => !$s->day->isBefore($from) && !$until->isBefore($s->day)));
         usort($steps, static fn (CareStep $a, CareStep $b): int => [$a->day->number, $a->planting->pieces[0]->bed, $a->name] <=> [$b->day->number, $b->planting->pieces[0]->bed, $b->name]);
 

@@ -8,10 +8,16 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Label;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /**
@@ -50,13 +56,13 @@ final readonly class CoverCare
     /** What it does to a day, beside what the place does. */
     public static function working(Cover $cover): Working
     {
-        $model = Source::model('from common practice: a floating cover is worth one to two degrees at night, a tunnel with a cover a good deal more; docs/timing.md');
+        $model = Source::model(From::CoverWarmth);
 
-        return Working::of('Warmer at night', $cover->atNight(), '°C', 'degrees added to the night\'s lowest', 'night', [
-            Input::of('night', 'added to the lowest of the night', $cover->atNight(), '°C', $model),
-            Input::of('day', 'added to the highest of the day (aired above '.$cover->airedAbove().' °C)', $cover->byDay(), '°C', $model),
-            Input::of('light', 'share of the light that comes through', $cover->light(), '', $model),
-            Input::of('rain', 'share of the rain that comes through', $cover->rain(), '', $model),
+        return Working::of(Sum::WarmerAtNight, $cover->atNight(), Unit::Kelvin, 'night', [
+            Input::of('night', $cover->atNight(), Unit::Kelvin, $model),
+            Input::of('day', $cover->byDay(), Unit::Kelvin, $model, Message::of(Label::WarmerByDay, above: Quantity::of($cover->airedAbove(), Unit::Celsius))),
+            Input::of('light', $cover->light(), Unit::Share, $model),
+            Input::of('rain', $cover->rain(), Unit::Share, $model),
         ], $model);
     }
 }

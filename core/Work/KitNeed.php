@@ -94,7 +94,7 @@ final class KitNeed
             return isset($garden->bedsByName()[$bed]) ? [Stretch::of($bed, 0, $garden->bedsByName()[$bed]->length->millimetres)] : [];
         }
 
-        return array_merge([], ...array_map(static fn (Planting $p): array => $p->key === $planting ? $p->pieces : [], $garden->plantings));
+        return array_merge([], ...array_map(static fn (Planting $p): array => $p->key === $planting ? $p->pieces : [], $garden->plantings->all()));
     }
 
     /** @return list<Kit> */

@@ -6,6 +6,7 @@ namespace JollyFurrow\Work;
 
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
@@ -15,7 +16,7 @@ use JollyFurrow\Time\Day;
 /** The next job a planting asks for, and the day it is due. */
 final readonly class NextStep
 {
-    private function __construct(public string $words, public Day $day, public bool $isLate)
+    private function __construct(public Message $job, public Day $day, public bool $isLate)
     {
     }
 
@@ -25,7 +26,7 @@ final readonly class NextStep
 
         return match ($planting->standing) {
             Standing::Planned => self::toBegin($planting, $recipe, $garden),
-            Standing::InNursery => self::due('Plant out', $planting->ground, $today),
+            Standing::InNursery => self::due(Message::of(NextJob::PlantOut), $planting->ground, $today),
             Standing::Growing => self::toHarvest($planting, $today),
             Standing::Cleared => null,
         };
@@ -34,31 +35,36 @@ final readonly class NextStep
     private static function toBegin(Planting $planting, Recipe $recipe, Garden $garden): self
     {
         $today = $garden->today;
-        $steps = [[Method::Sown === $planting->method ? 'Sow in the bed' : 'Sow in trays', $planting->sow]];
+        $steps = [[self::sow($planting), $planting->sow]];
         foreach ((new Leads($garden))->dated($recipe, $planting) as $dated) {
-            $steps[] = [$dated->step->name, $dated->day];
+            $steps[] = [Message::of(NextJob::Step, step: $dated->step->name), $dated->day];
         }
         usort($steps, static fn (array $a, array $b): int => $a[1]->number <=> $b[1]->number);
-        foreach ($steps as [$words, $day]) {
+        foreach ($steps as [$job, $day]) {
             if (!$day->isBefore($today)) {
-                return $planting->sow->isBefore($today) ? self::due($steps[0][0], $planting->sow, $today) : self::due($words, $day, $today);
+                return $planting->sow->isBefore($today) ? self::due($steps[0][0], $planting->sow, $today) : self::due($job, $day, $today);
             }
         }
 
-        return self::due(Method::Sown === $planting->method ? 'Sow in the bed' : 'Sow in trays', $planting->sow, $today);
+        return self::due(self::sow($planting), $planting->sow, $today);
     }
 
     private static function toHarvest(Planting $planting, Day $today): self
     {
         return match (true) {
-            $today->isBefore($planting->ready) => new self('Pick', $planting->ready, false),
-            !$planting->clear->isBefore($today) => new self('Pick, then clear the bed', $planting->clear, false),
-            default => new self('Clear the bed', $planting->clear, true),
+            $today->isBefore($planting->ready) => new self(Message::of(NextJob::Pick), $planting->ready, false),
+            !$planting->clear->isBefore($today) => new self(Message::of(NextJob::PickThenClear), $planting->clear, false),
+            default => new self(Message::of(NextJob::Clear), $planting->clear, true),
         };
     }
 
-    private static function due(string $words, Day $day, Day $today): self
+    private static function sow(Planting $planting): Message
     {
-        return new self($words, $day, $day->isBefore($today));
+        return Message::of(Method::Sown === $planting->method ? NextJob::SowInTheBed : NextJob::SowInTrays);
+    }
+
+    private static function due(Message $job, Day $day, Day $today): self
+    {
+        return new self($job, $day, $day->isBefore($today));
     }
 }

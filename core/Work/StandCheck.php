@@ -21,7 +21,7 @@ final readonly class StandCheck
      * @param float                            $wanted plants on a metre of bed
      * @param list<array{day: Day, last: Day}> $resow  market days it serves, and the last sowing day that still makes them
      */
-    private function __construct(public float $wanted, public float $share, public string $advice, public array $resow)
+    private function __construct(public float $wanted, public float $share, public StandAdvice $advice, public array $resow)
     {
     }
 
@@ -40,10 +40,10 @@ final readonly class StandCheck
             }
         }
         $advice = match (true) {
-            $share >= self::KEEP => 'Keep it: the stand is good enough.',
-            $share >= self::SOW_AGAIN => 'Patch it: fill the gaps with plants or seed within a few days, or keep it and reckon with less.',
-            [] === $resow => 'Too thin, and a new sowing comes too late for what it serves: keep what there is, or use the bed for something quicker.',
-            default => 'Sow it again: less than four tenths of the stand is there.',
+            $share >= self::KEEP => StandAdvice::Keep,
+            $share >= self::SOW_AGAIN => StandAdvice::Patch,
+            [] === $resow => StandAdvice::TooLate,
+            default => StandAdvice::SowAgain,
         };
 
         return new self($wanted, $share, $advice, $resow);

@@ -4,20 +4,29 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Working;
 
-/** One number that goes into a working. The name is what stands for it in the expression. */
+use JollyFurrow\Measure\Goods;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
+
+/** One number that goes into a working. The name is what stands for it in the expression, and finds its words. */
 final readonly class Input
 {
-    private function __construct(
-        public string $name,
-        public string $label,
-        public float $value,
-        public string $unit,
-        public Source $source,
-    ) {
+    public float $value;
+
+    private function __construct(public string $name, public Quantity|Goods $is, public Source $source, public ?Message $label)
+    {
+        $this->value = $is instanceof Goods ? $is->units : $is->value;
     }
 
-    public static function of(string $name, string $label, float|int $value, string $unit, Source $source): self
+    /** @param Message|null $label where the name alone does not tell enough */
+    public static function of(string $name, float|int $value, Unit $unit, Source $source, ?Message $label = null): self
     {
-        return new self($name, $label, (float) $value, $unit, $source);
+        return new self($name, Quantity::of($value, $unit), $source, $label);
+    }
+
+    public static function goods(string $name, Goods $goods, Source $source): self
+    {
+        return new self($name, $goods, $source, null);
     }
 }

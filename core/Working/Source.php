@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Working;
 
+/** Where a number comes from. A note is a citation or words the book holds; `from` is one of ours. */
 final readonly class Source
 {
-    private function __construct(public SourceKind $kind, public string $note)
+    private function __construct(public SourceKind $kind, public string $note, public ?From $from = null)
     {
     }
 
@@ -24,18 +25,13 @@ final readonly class Source
         return new self(SourceKind::CommonPractice, '');
     }
 
-    public static function garden(string $where = ''): self
+    public static function garden(?From $from = null): self
     {
-        return new self(SourceKind::Garden, $where);
+        return new self(SourceKind::Garden, '', $from);
     }
 
-    public static function model(string $why): self
+    public static function model(From $from): self
     {
-        return new self(SourceKind::OwnModel, $why);
-    }
-
-    public function words(): string
-    {
-        return '' === $this->note ? $this->kind->words() : $this->kind->words().': '.$this->note;
+        return new self(SourceKind::OwnModel, '', $from);
     }
 }

@@ -12,15 +12,4 @@ enum SourceKind: string
     case FromMemory = 'memory';
     case OwnModel = 'model';
     case Garden = 'garden';
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Published => 'published',
-            self::CommonPractice => 'common practice, no source',
-            self::FromMemory => 'from memory',
-            self::OwnModel => 'own model',
-            self::Garden => 'this garden',
-        };
-    }
 }

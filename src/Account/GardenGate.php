@@ -7,7 +7,11 @@ namespace App\Account;
 use App\Rows\Account;
 use App\Shared\Role;
 use App\Shared\Visit;
+use App\Wording\Formatter;
+use App\Wording\Sayer;
 use Doctrine\DBAL\Connection;
+use JollyFurrow\Garden\DateForm;
+use JollyFurrow\Measure\Units;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Response;
@@ -27,7 +31,7 @@ final readonly class GardenGate
 {
     public const TOKEN = 'act';
 
-    public function __construct(private Security $security, private Connection $connection, private CsrfTokenManagerInterface $tokens)
+    public function __construct(private Security $security, private Connection $connection, private CsrfTokenManagerInterface $tokens, private Sayer $sayer)
     {
     }
 
@@ -62,10 +66,14 @@ final readonly class GardenGate
 
     private function visit(string $gardenId, Account $account): ?Visit
     {
-        $row = $this->connection->fetchAssociative('SELECT g.name, m.role FROM member m JOIN garden g ON g.id = m.garden_id WHERE m.garden_id = ? AND m.account_id = ?', [$gardenId, $account->id]);
+        $row = $this->connection->fetchAssociative('SELECT g.name, g.units, g.currency, g.date_form, m.role FROM member m JOIN garden g ON g.id = m.garden_id WHERE m.garden_id = ? AND m.account_id = ?', [$gardenId, $account->id]);
         if (false === $row || !\is_string($row['name']) || !\is_string($row['role'])) {
             return null;
         }
+
+        $units = Units::tryFrom(\is_string($row['units']) ? $row['units'] : '') ?? Units::Metric;
+        $dates = DateForm::tryFrom(\is_string($row['date_form']) ? $row['date_form'] : '') ?? DateForm::usual($units);
+        $this->sayer->speakFor(new Formatter($units, \is_string($row['currency']) ? $row['currency'] : '', $dates));
 
         return new Visit($gardenId, $row['name'], $account->id, Role::from($row['role']));
     }

@@ -6,7 +6,7 @@ namespace App\Account;
 
 use App\Log\ChangeLog;
 use App\Rows\Account;
-use App\Shared\Doctrine\GardenRow;
+use App\Rows\GardenRow;
 use App\Shared\Role;
 use App\Shared\Today;
 use App\Shared\Visit;

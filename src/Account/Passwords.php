@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Rows\Account;
-use App\Shared\Doctrine\GardenRow;
+use App\Rows\GardenRow;
 use App\Shared\Entry;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;

@@ -9,7 +9,6 @@ use App\Log\Meanwhile;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
@@ -71,10 +70,10 @@ final readonly class PlantingChanges
     private function mustBePossible(Garden $garden, Replacement $replacement): void
     {
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $replacement->old));
-        $after = $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !isset($gone[$p->key]))), ...$replacement->new]);
-        $hard = array_values(array_filter((new Conflicts($this->book))->of($after, array_map(static fn (Planting $p): string => $p->key, $replacement->new)), static fn (Conflict $c): bool => $c->isHard()));
+        $after = $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])), ...$replacement->new]);
+        $hard = (new Conflicts($this->book))->hard($after, ...array_map(static fn (Planting $p): string => $p->key, $replacement->new));
         if ([] !== $hard) {
-            throw Meanwhile::notPossible($hard[0]->words);
+            throw Meanwhile::notPossible($hard[0]->message);
         }
     }
 }

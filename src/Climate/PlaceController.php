@@ -11,6 +11,7 @@ use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\ClimateKeeper;
 use App\Store\Snapshot;
+use App\Wording\Formatter;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\ClimateTable;
 use JollyFurrow\Climate\FrostDates;
@@ -21,7 +22,9 @@ use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Measure\Units;
 use JollyFurrow\Paste\Cells;
+use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -127,7 +130,7 @@ final class PlaceController extends Page
         [$last, $first] = array_map(static fn (string $which): ?MonthDay => self::monthDay($garden, $which), ['last', 'first']);
         if (null !== $record && null !== $last && null !== $first) {
             $place = new Place($garden->place->name, $garden->place->latitude, $garden->place->altitude, $last, $first);
-            $log->record($visit->gardenId, $visit->accountId, \sprintf('Frost days from the climate: last %s, first %s', $last->iso(), $first->iso()), static fn () => $record->moveTo($place));
+            $log->record($visit->gardenId, $visit->accountId, \sprintf('Frost days from the climate: last %s, first %s', $this->sayer->formatter()->yearly($last)->text, $this->sayer->formatter()->yearly($first)->text), static fn () => $record->moveTo($place));
         }
 
         return $this->seeOther('place', ['garden' => $visit->gardenId]);
@@ -162,19 +165,22 @@ final class PlaceController extends Page
             'climate' => $climate,
             'entry' => $entry,
             'bad_lines' => $reader?->shownFaults() ?? [],
-            'chart' => null === $climate ? null : YearChart::of($climate->climate, $garden->place->latitude),
+            'chart' => null === $climate ? null : YearChart::of($climate->climate, $garden->place->latitude, Formatter::of($garden->settings)),
             'table' => null === $climate ? null : ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year()),
             'frost' => null === $climate ? [] : self::frostTable($garden, $climate->frost),
             'few' => FrostDates::FEW_YEARS,
+            'wet_day' => ClimateTable::RAIN_OF_A_WET_DAY,
+            'is_us' => Units::UsCustomary === $garden->settings->units,
             'pasted' => null === $climate?->months ? '' : implode("\n", array_map(static fn (array $line): string => implode("\t", $line), [$climate->months->min, $climate->months->max, $climate->months->rain])),
         ], 'place', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
-    /** @return list<array{grade: FrostGrade, last: list<string>, first: list<string>}> */
+    /** @return list<array{grade: FrostGrade, last: list<Day|null>, first: list<Day|null>}> null: none */
     private static function frostTable(Garden $garden, FrostDates $frost): array
     {
         $south = $garden->place->latitude < 0;
-        $days = static fn (FrostGrade $grade, string $which): array => array_map(static fn (float $odds): string => ($day = $frost->day($grade, $which, $odds, $garden->today->year(), $south)) ? \App\Shared\Expected::day($day) : 'none', FrostDates::ODDS);
+        $year = $garden->today->year();
+        $days = static fn (FrostGrade $grade, string $which): array => array_map(static fn (float $odds): ?Day => $frost->day($grade, $which, $odds, $year, $south), FrostDates::ODDS);
 
         return array_map(static fn (FrostGrade $grade): array => ['grade' => $grade, 'last' => $days($grade, 'last'), 'first' => $days($grade, 'first')], FrostGrade::cases());
     }

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace App\Climate;
 
+use App\Wording\Formatter;
+use App\Wording\MonthTick;
+use App\Wording\TimeAxis;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DayLength;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Time\Day;
 
 /** The year of a place drawn to scale: minimum and maximum with their spread, and the length of the day with its ten-hour line. */
@@ -15,9 +20,10 @@ final class YearChart
     private const HEIGHT = 260.0;
     private const STEP = 3;
 
-    /** @return array{band: array<string, string>, line: array<string, string>, light: string, ten: float, zero: float, degrees: list<array{y: float, label: string}>, months: list<array{x: float, label: string}>, hours: list<array{y: float, label: string}>} */
-    public static function of(Climate $climate, float $latitude): array
+    /** @return array{band: array<string, string>, line: array<string, string>, light: string, ten: float, zero: float, degrees: list<array{y: float, label: string}>, months: list<MonthTick>, hours: list<array{y: float, label: string}>} */
+    public static function of(Climate $climate, float $latitude, Formatter $format): array
     {
+        $axis = new TimeAxis(Day::fromDate(2025, 1, 1)->number, Climate::DAYS, self::WIDTH);
         $low = floor((min([0.0, ...$climate->min]) - 6) / 5) * 5;
         $high = ceil((max([20.0, ...$climate->max]) + 6) / 5) * 5;
         $y = static fn (float $t): float => round(self::HEIGHT * ($high - $t) / ($high - $low), 1);
@@ -26,7 +32,7 @@ final class YearChart
         foreach (['min' => [$climate->min, $climate->minSd], 'max' => [$climate->max, $climate->maxSd]] as $what => [$mean, $sd]) {
             $up = $down = $line = [];
             for ($n = 0; $n < Climate::DAYS; $n += self::STEP) {
-                $x = round(self::WIDTH * $n / Climate::DAYS, 1);
+                $x = $axis->at($axis->first + $n);
                 $line[] = $x.' '.$y($mean[$n]);
                 $up[] = $x.' '.$y($mean[$n] + $sd[$n]);
                 $down[] = $x.' '.$y($mean[$n] - $sd[$n]);
@@ -36,17 +42,15 @@ final class YearChart
         }
         $light = [];
         for ($n = 0; $n < 365; $n += self::STEP) {
-            $light[] = round(self::WIDTH * $n / 365, 1).' '.$hour(DayLength::hours($latitude, Day::fromDate(2025, 1, 1)->plus($n)));
+            $light[] = $axis->at($axis->first + $n).' '.$hour(DayLength::hours($latitude, Day::of($axis->first + $n)));
         }
         for ($t = $low; $t <= $high; $t += 10) {
-            $chart['degrees'][] = ['y' => $y($t), 'label' => $t.'°'];
+            $chart['degrees'][] = ['y' => $y($t), 'label' => $format->bare(Quantity::of($t, Unit::Celsius), 0)->text.'°'];
         }
         foreach ([8, 10, 12, 14, 16] as $h) {
             $chart['hours'][] = ['y' => $hour($h), 'label' => $h.' h'];
         }
-        for ($m = 1; $m <= 12; ++$m) {
-            $chart['months'][] = ['x' => round(self::WIDTH * (Day::fromDate(2024, $m, 1)->number - Day::fromDate(2024, 1, 1)->number) / Climate::DAYS, 1), 'label' => date('M', (int) mktime(0, 0, 0, $m, 1, 2001))];
-        }
+        $chart['months'] = $axis->months();
 
         return [...$chart, 'light' => 'M'.implode('L', $light), 'ten' => $hour(10), 'zero' => $y(0)];
     }

@@ -141,6 +141,23 @@ final readonly class Node
         return $nodes;
     }
 
+    /**
+     * A list of anything, at most so long.
+     *
+     * @return list<mixed>
+     */
+    public function list(string $field, int $most): array
+    {
+        $value = $this->values[$field] ?? null;
+        if (!\is_array($value) || !array_is_list($value) || \count($value) > $most) {
+            $this->fault($field, \sprintf('is %s; it must be a list of at most %d.', self::show($value), $most));
+
+            return [];
+        }
+
+        return $value;
+    }
+
     /** @return list<string> */
     public function texts(string $field, int $most): array
     {

@@ -7,16 +7,13 @@ namespace App\Codec;
 use App\Shared\Faults;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
-use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 
 /** Plantings of a garden file, held against the beds: right place type, dates in order, no two on one stretch. */
@@ -42,7 +39,7 @@ final readonly class PlantingReader
             }
             foreach ($planting->pieces as $piece) {
                 foreach ($onBed[$piece->bed] ?? [] as [$other, $when, $key]) {
-                    if ($other->sharesGroundWith($piece) && $when->overlaps($planting->occupancy()) && $other->widthShare + $piece->widthShare > 1.0001) {
+                    if ($when->overlaps($planting->occupancy()) && $other->isInTheWayOf($piece)) {
                         $node->fault('pieces', \sprintf('lies on bed %s where %s stands at the same time.', $piece->bed, $key));
                     }
                 }
@@ -84,22 +81,8 @@ final readonly class PlantingReader
             $node->fault('recipe', 'is no preparation recipe there is.');
         }
         $place = $node->choice('place', PlaceType::class);
-        $dates = array_map($node->day(...), ['sow' => 'sow', 'ground' => 'ground', 'bed_start' => 'bed_start', 'ready' => 'ready', 'clear' => 'clear']);
-        $inOrder = $dates['sow']->number <= $dates['ground']->number && $dates['bed_start']->number <= $dates['ground']->number
-            && $dates['ground']->number <= $dates['ready']->number && $dates['ready']->number <= $dates['clear']->number;
-        if (!$inOrder) {
-            $node->fault('ready', 'does not lie in order: sow and bed_start come before ground, then ready, then clear.');
-            $dates['clear'] = $dates['bed_start'];
-        }
 
-        return new Planting($node->text('key', 100), $item, $node->choice('method', Method::class), $place, $recipe, $dates['sow'], $dates['ground'], $dates['bed_start'], $dates['ready'], $dates['clear'],
-            $node->float('per_metre', 0, 10_000), $this->pieces($node, $beds, $place), $node->choice('standing', Standing::class), $node->bool('locked'), $node->texts('remarks', 50),
-            $node->has('stand') ? $node->float('stand', 0, 1) : 1.0, $node->has('left') ? self::left($node->object('left')) : null, $variety);
-    }
-
-    private static function left(Node $node): Left
-    {
-        return new Left($node->float('share', 0, 1), $node->day('since'));
+        return PlantingCodec::read($node, $item, $variety, $recipe, $place, $this->pieces($node, $beds, $place));
     }
 
     /**
@@ -139,7 +122,7 @@ final readonly class PlantingReader
             if (null !== $stretch) {
                 $pieces[] = $stretch;
                 if ($beds[$stretch->bed]->place !== $place) {
-                    $piece->fault('bed', \sprintf('is %s, but the planting is for %s.', $beds[$stretch->bed]->place->words(), $place->words()));
+                    $piece->fault('bed', \sprintf('is %s, but the planting is for %s.', $beds[$stretch->bed]->place->value, $place->value));
                 }
             }
         }

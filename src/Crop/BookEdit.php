@@ -12,7 +12,6 @@ use App\Log\Meanwhile;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
-use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\CropBook;
@@ -96,19 +95,19 @@ final readonly class BookEdit
     /**
      * Those that can take their new dates beside everything else on their beds, in turn.
      *
-     * @param list<array{was: Planting, is: Planting, why: string}> $moved
+     * @param list<array{was: Planting, is: Planting, lost: bool}> $moved
      *
-     * @return list<array{was: Planting, is: Planting, why: string}>
+     * @return list<array{was: Planting, is: Planting, lost: bool}>
      */
     private static function possible(Garden $garden, CropBook $book, array $moved): array
     {
         $taken = [];
         foreach ($moved as $one) {
-            if ('' !== $one['why']) {
+            if ($one['lost']) {
                 continue;
             }
-            $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $one['is']->key ? $one['is'] : $p, $garden->plantings));
-            if ([] === array_filter((new Conflicts($book))->of($after, [$one['is']->key]), static fn (Conflict $c): bool => $c->isHard())) {
+            $after = $garden->with($garden->plantings->with($one['is']));
+            if ([] === (new Conflicts($book))->hard($after, $one['is']->key)) {
                 $taken[] = $one;
                 $garden = $after;
             }

@@ -69,7 +69,7 @@ final class BookFileController extends Page
         try {
             $edit->keep($visit->gardenId, $visit->accountId, $entry->raw('seen'), $sheet->over($garden->own), 'follow' === $entry->raw('do'), $words);
         } catch (Meanwhile $meanwhile) {
-            return $this->show($request, $visit, $garden, $text, $sheet, $meanwhile->getMessage());
+            return $this->show($request, $visit, $garden, $text, $sheet, $this->sayer->why($meanwhile));
         }
 
         return $this->kept($visit, $words.'.', $this->generateUrl('crops', ['garden' => $visit->gardenId]));

@@ -19,8 +19,6 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Nursery\SeedNeed;
-use JollyFurrow\Planting\Planting;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidate;
@@ -42,7 +40,7 @@ final class CompareController extends Page
     public function compare(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $ways = self::ways($book);
+        $ways = $this->ways($book);
         $entry = new Entry($request->query->has('way') ? $request->query->all() : []);
         $stands = $request->query->all('stand');
         $chosen = [];
@@ -64,12 +62,12 @@ final class CompareController extends Page
     }
 
     /** @return array<string, string> "crop/method" => words */
-    private static function ways(CropBook $book): array
+    private function ways(CropBook $book): array
     {
         $ways = [];
         foreach ($book->entries() as $crop) {
             foreach ($crop->methods() as $method) {
-                $ways[$crop->key.'/'.$method->value] = \sprintf('%s ‘%s’, %s', $crop->name, $crop->variety, $method->words());
+                $ways[$crop->key.'/'.$method->value] = \sprintf('%s ‘%s’, %s', $crop->name, $crop->variety, $this->sayer->word($method));
             }
         }
         asort($ways);
@@ -88,7 +86,7 @@ final class CompareController extends Page
         $spacing = Spacing::inBed($crop->stand, $bed->width ?? Length::fromMillimetres(self::USUAL_WIDTH), $length);
         $candidates = new Candidates($garden, $recipes);
         $grown = null === $stand ? null : ($byReady ? self::latest($candidates, $crop, $day, $place, $method) : $candidates->sownOn($crop, $day, $place, $method));
-        $planting = null === $grown ? null : new Planting('compared', $crop->item(), $method, $place, $grown->recipe, Day::of($grown->sow), Day::of($grown->ground), Day::of($grown->bedStart), Day::of($grown->ready), Day::of($grown->lastField), $grown->perMetre, [Stretch::of('compared', 0, $length->millimetres)], Standing::Planned, false, variety: $crop->key);
+        $planting = $grown?->planting('compared', [Stretch::of('compared', 0, $length->millimetres)]);
 
         return [
             'crop' => $crop,
@@ -100,7 +98,7 @@ final class CompareController extends Page
             'bed_days' => null === $planting ? 0 : $planting->clear->since($planting->bedStart) + 1,
             'days' => null === $planting ? 0 : $planting->ready->since($planting->sow),
             'seed' => SeedNeed::of($crop, $method, $spacing),
-            'yield' => $crop->produce->amount(floor($crop->produce->perMetre * $length->metres() + 1e-9)),
+            'yield' => $crop->produce->goods(floor($crop->produce->perMetre * $length->metres() + 1e-9)),
             'price' => null === $planting ? null : (new PlantingCost($garden, $recipes))->of($planting, $book),
         ];
     }

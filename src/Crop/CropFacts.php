@@ -11,132 +11,141 @@ use JollyFurrow\Crop\Stage;
 use JollyFurrow\Crop\Stock;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Time\YearWindow;
 
 /** The values of a crop in a grower's words, each with its source. */
 final class CropFacts
 {
-    /** @return array<string, list<array{label: string, value: string, source: string}>> by heading */
+    /** @return array<string, list<Fact>> by heading */
     public function of(Crop $crop, Garden $garden): array
     {
         $units = $garden->settings->units;
         $groups = ['Timing' => $this->timing($crop), 'Harvest and sale' => $this->harvest($crop), 'Warmth, frost and bolting' => [...$this->growth($crop), ...$this->hazards($crop)], 'Spacing and stock' => $this->stand($crop, $units), 'Place and neighbours' => [...$this->place($crop, $garden), ...$this->neighbours($crop, $units)]];
 
-        return array_map(static fn (array $facts): array => array_map(static fn (array $f): array => ['label' => $f[0], 'value' => $f[1], 'source' => $crop->source($f[2])->words()], $facts), $groups);
+        return array_map(static fn (array $facts): array => array_map(static fn (Fact $f): Fact => $f->from($crop->source($f->name)), $facts), $groups);
     }
 
-    /** One line of what a grower asks first. */
-    public function atAGlance(Crop $crop, Garden $garden): string
+    /** @return list<mixed> one line of what a grower asks first, one thing after the other */
+    public function atAGlance(Crop $crop): array
     {
         $h = $crop->habits;
-        $days = array_filter([
-            null === $crop->timing->daysSown ? '' : 'sown '.$crop->timing->daysSown.' days',
-            null === $crop->timing->daysTransplanted ? '' : 'planted out '.$crop->timing->daysTransplanted.' days after '.$crop->timing->nurseryDays.' in the nursery',
-        ]);
+        $t = $crop->timing;
+        $parts = [
+            ...(null === $t->daysSown ? [] : [['sown', Quantity::of($t->daysSown, Unit::Day)]]),
+            ...(null === $t->daysTransplanted ? [] : [['planted out', Quantity::of($t->daysTransplanted, Unit::Day), 'after', Quantity::of($t->nurseryDays, Unit::Day), 'in the nursery']]),
+            [$crop->pattern],
+            ...(Pattern::GreenManure === $crop->pattern ? [] : [[$crop->produce->ofAMetre($crop->produce->perMetre)]]),
+            [$h->hardiness],
+            ['soil from', Quantity::of($h->soilLeast, Unit::Celsius)],
+            [Quantity::of($crop->stand->rows, Unit::Row), 'and', Quantity::short($crop->stand->inRow), 'in the row'],
+            ...(null === $h->store ? [] : [['keeps', $h->store->least, 'to', Quantity::of($h->store->most, Unit::Day), 'at', Quantity::of($h->store->celsius, Unit::Celsius)]]),
+        ];
 
-        return ucfirst(implode(', ', array_filter([
-            implode(', or ', $days),
-            $crop->pattern->words(),
-            Pattern::GreenManure === $crop->pattern ? '' : $crop->produce->amount($crop->produce->perMetre).' a metre',
-            $h->hardiness->words(),
-            'soil from '.Units::number($h->soilLeast, 0).' °C',
-            \sprintf('%d %s, %s in the row', $crop->stand->rows, 1 === $crop->stand->rows ? 'row' : 'rows', $garden->settings->units->short($crop->stand->inRow)),
-            null === $h->store ? '' : 'keeps '.$h->store->least.' to '.$h->store->most.' days at '.Units::number($h->store->celsius, 0).' °C',
-        ]))).'.';
+        return $parts;
     }
 
-    /** @return list<array{string, string, string}> label, value, name in the book */
+    /** @return list<string|MonthDay> */
+    private static function window(?YearWindow $window): array
+    {
+        return null === $window ? [''] : [$window->from, 'to', $window->to];
+    }
+
+    /** @return list<Fact> */
     private function timing(Crop $crop): array
     {
         $t = $crop->timing;
         $facts = [];
         if (null !== $t->daysSown) {
-            $facts[] = ['Days to maturity, sown in the bed', $t->daysSown.' days', 'days_sown'];
+            $facts[] = new Fact('Days to maturity, sown in the bed', Quantity::of($t->daysSown, Unit::Day), 'days_sown');
         }
         if (null !== $t->daysTransplanted) {
-            $facts[] = ['Days in the nursery', $t->nurseryDays.' days', 'nursery_days'];
-            $facts[] = ['Days to maturity, from planting out', $t->daysTransplanted.' days', 'days_transplanted'];
+            $facts[] = new Fact('Days in the nursery', Quantity::of($t->nurseryDays, Unit::Day), 'nursery_days');
+            $facts[] = new Fact('Days to maturity, from planting out', Quantity::of($t->daysTransplanted, Unit::Day), 'days_transplanted');
         }
         if (!$crop->pattern->isStock()) {
             return $facts;
         }
 
-        return [...$facts, ['Ripens over', $t->spread.' days', 'spread_days'], ['Stands fit for', $t->hold.' days', 'hold_days']];
+        return [...$facts, new Fact('Ripens over', Quantity::of($t->spread, Unit::Day), 'spread_days'), new Fact('Stands fit for', Quantity::of($t->hold, Unit::Day), 'hold_days')];
     }
 
-    /** @return list<array{string, string, string}> */
+    /** @return list<Fact> */
     private function harvest(Crop $crop): array
     {
         $p = $crop->produce;
         $r = $crop->rhythm;
         $facts = [
-            ['Harvest', $crop->pattern->words(), 'pattern'],
-            ['Sold by', $p->unit, 'unit'],
-            ['Yield per metre of bed', $p->amount($p->perMetre), 'yield_per_m'],
-            ['Lost in packing', Units::number(100 * $p->packingLoss, 1).' %', 'packing_loss'],
-            ['Keeps', $p->keepingDays.' days', 'keeping_days'],
-            ['Shrinks in store', Units::number(100 * $p->weeklyLoss, 2).' % a week', 'weekly_loss'],
-            ['Ready when', $crop->habits->sign, 'sign'],
-            ['Best picked', $crop->habits->pickTime->words(), 'pick_time'],
-            ['To be cool within', 0 === $crop->habits->coolHours ? 'no hurry' : $crop->habits->coolHours.' hours', 'cool_hours'],
+            new Fact('Harvest', $crop->pattern, 'pattern'),
+            new Fact('Sold by', $p->unit, 'unit'),
+            new Fact('Yield', $p->ofAMetre($p->perMetre), 'yield_per_m'),
+            new Fact('Lost in packing', Quantity::of($p->packingLoss, Unit::Share), 'packing_loss'),
+            new Fact('Keeps', Quantity::of($p->keepingDays, Unit::Day), 'keeping_days'),
+            new Fact('Shrinks in store', [Quantity::of($p->weeklyLoss, Unit::Share), 'a week'], 'weekly_loss'),
+            new Fact('Ready when', $crop->habits->sign, 'sign'),
+            new Fact('Best picked', $crop->habits->pickTime, 'pick_time'),
+            new Fact('To be cool within', 0 === $crop->habits->coolHours ? 'no hurry' : Quantity::of($crop->habits->coolHours, Unit::Hour), 'cool_hours'),
             ...$this->store($crop),
-            ['Toxic', $crop->habits->toxic, 'toxic'],
+            new Fact('Toxic', $crop->habits->toxic, 'toxic'),
         ];
 
         return match ($crop->pattern) {
-            Pattern::Cuts => [...$facts, ['Cuts', (string) $r->cuts, 'cuts'], ['Regrowth', $r->every.' days', 'every_days'], ['Each cut gives of the one before', Units::number(100 * $r->laterShare, 0).' %', 'later_share']],
-            Pattern::Picking => [...$facts, ['Picked every', $r->every.' days', 'every_days'], ['Picked for', $r->lasts.' days', 'picking_days'], ['Climbs to full picking in', $r->ramp.' days', 'ramp_days']],
-            Pattern::Perennial => [...$facts, ['Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'], ['Harvested', ($r->harvest?->from->iso() ?? '').' to '.($r->harvest?->to->iso() ?? ''), 'harvest_window']],
+            Pattern::Cuts => [...$facts, new Fact('Cuts', (string) $r->cuts, 'cuts'), new Fact('Regrowth', Quantity::of($r->every, Unit::Day), 'every_days'), new Fact('Each cut gives of the one before', Quantity::of($r->laterShare, Unit::Share), 'later_share')],
+            Pattern::Picking => [...$facts, new Fact('Picked every', Quantity::of($r->every, Unit::Day), 'every_days'), new Fact('Picked for', Quantity::of($r->lasts, Unit::Day), 'picking_days'), new Fact('Climbs to full picking in', Quantity::of($r->ramp, Unit::Day), 'ramp_days')],
+            Pattern::Perennial => [...$facts, new Fact('Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'), new Fact('Harvested', self::window($r->harvest), 'harvest_window')],
             Pattern::Once, Pattern::DigAsNeeded => $facts,
-            Pattern::GreenManure => [['Harvest', $crop->pattern->words(), 'pattern'], ['Dry matter per metre of bed', $p->amount($p->perMetre), 'yield_per_m'], ['Ended when', $crop->habits->sign, 'sign'], ['Toxic', $crop->habits->toxic, 'toxic']],
+            Pattern::GreenManure => [new Fact('Harvest', $crop->pattern, 'pattern'), new Fact('Dry matter', $p->ofAMetre($p->perMetre), 'yield_per_m'), new Fact('Ended when', $crop->habits->sign, 'sign'), new Fact('Toxic', $crop->habits->toxic, 'toxic')],
         };
     }
 
-    /** @return list<array{string, string, string}> */
+    /** @return list<Fact> */
     private function stand(Crop $crop, Units $units): array
     {
         $s = $crop->stand;
         $h = $crop->habits;
-        $school = static fn (?SpacingSchool $one): string => null === $one ? '' : \sprintf('%d %s, %s in the row', $one->rows, 1 === $one->rows ? 'row' : 'rows', $units->short($one->inRow));
+        $school = static fn (?SpacingSchool $one): array => null === $one ? [] : [Quantity::of($one->rows, Unit::Row), ',', Quantity::short($one->inRow), 'in the row'];
 
         return [
-            ['Grown from', $h->stock->words(), 'stock'],
-            ...($h->stockAhead > 0 ? [['Cut, sprouted or started', $h->stockAhead.' days before', 'stock_ahead_days']] : []),
-            ['Rows in a bed of '.$units->short(Length::fromCentimetres(75)), (string) $s->rows, 'rows'],
-            ['Distance in the row', $units->short($s->inRow), 'in_row_cm'],
-            ['Wide rows for the hoe', $school($h->hoe), 'spacing_hoe'],
-            ...(null === $h->underCover ? [] : [['Closer under cover', $school($h->underCover), 'spacing_cover']]),
-            ['Depth', $units->short($s->depth), 'depth_cm'],
-            ['Seeds per spot', (string) $s->seedsPerSpot, 'seeds_per_spot'],
-            ['Plants left at each spot', (string) $s->plantsPerSpot, 'plants_per_spot'],
-            ['Plants per seed unit', Units::number($s->plantsPerSeedUnit, 2), 'plants_per_seed_unit'],
-            ['Germination', Units::number(100 * $s->germination, 0).' %', 'germination'],
-            ['Field factor', Units::number(100 * $s->fieldFactor, 0).' %', 'field_factor'],
-            \in_array($h->stock, [Stock::Seed, Stock::SeedBall], true) ? ['A thousand seeds weigh', Units::number($s->thousandSeedGrams, 2).' g', 'thousand_seed_g'] : ['One piece weighs', Units::number($s->thousandSeedGrams / 1000, 1).' g', 'thousand_seed_g'],
-            ['Lost in the nursery', Units::number(100 * $s->trayLoss, 0).' %', 'tray_loss'],
-            ['Cells per tray', (string) $s->cellsPerTray, 'cells_per_tray'],
+            new Fact('Grown from', $h->stock, 'stock'),
+            ...($h->stockAhead > 0 ? [new Fact('Cut, sprouted or started', [Quantity::of($h->stockAhead, Unit::Day), 'before'], 'stock_ahead_days')] : []),
+            new Fact(['Rows in a bed of', Quantity::short(Length::fromCentimetres(75))], (string) $s->rows, 'rows'),
+            new Fact('Distance in the row', Quantity::short($s->inRow), 'in_row_cm'),
+            new Fact('Wide rows for the hoe', $school($h->hoe), 'spacing_hoe'),
+            ...(null === $h->underCover ? [] : [new Fact('Closer under cover', $school($h->underCover), 'spacing_cover')]),
+            new Fact('Depth', Quantity::short($s->depth), 'depth_cm'),
+            new Fact('Seeds per spot', (string) $s->seedsPerSpot, 'seeds_per_spot'),
+            new Fact('Plants left at each spot', (string) $s->plantsPerSpot, 'plants_per_spot'),
+            new Fact('Plants per seed unit', Units::number($s->plantsPerSeedUnit, 2), 'plants_per_seed_unit'),
+            new Fact('Germination', Quantity::of($s->germination, Unit::Share), 'germination'),
+            new Fact('Field factor', Quantity::of($s->fieldFactor, Unit::Share), 'field_factor'),
+            \in_array($h->stock, [Stock::Seed, Stock::SeedBall], true) ? new Fact('A thousand seeds weigh', Quantity::of($s->thousandSeedGrams, Unit::Gram), 'thousand_seed_g') : new Fact('One piece weighs', Quantity::of($s->thousandSeedGrams / 1000, Unit::Gram), 'thousand_seed_g'),
+            new Fact('Lost in the nursery', Quantity::of($s->trayLoss, Unit::Share), 'tray_loss'),
+            new Fact('Cells per tray', (string) $s->cellsPerTray, 'cells_per_tray'),
         ];
     }
 
-    /** @return list<array{string, string, string}> */
+    /** @return list<Fact> */
     private function growth(Crop $crop): array
     {
         $g = $crop->growth;
-        $up = implode(', ', array_map(static fn (int $degrees, float $days): string => \sprintf('%d° %s', $degrees, Units::number($days, 1)), array_keys($g->emergence->days), $g->emergence->days));
+        $up = array_merge(...array_map(static fn (int $degrees, float $days): array => [Quantity::of($degrees, Unit::Celsius), Units::number($days, 1).' d,'], array_keys($g->emergence->days), $g->emergence->days));
         $facts = [
-            ['Develops from', Units::number($g->temperature->least, 1).' °C', 't_least'],
-            ['Develops fastest at', Units::number($g->temperature->best, 1).' °C', 't_best'],
-            ['Stops at', Units::number($g->temperature->most, 1).' °C', 't_most'],
-            ['Catalogue days hold at a mean of', Units::number($g->reference, 1).' °C', 't_reference'],
-            ['Days to emergence, by soil', $up, 'emergence'],
-            ...(null === $g->bulbHours ? [] : [['Bulbs in days of', Units::number($g->bulbHours, 1).' hours: planted late it ripens smaller, not later', 'bulb_hours']]),
-            ['Ripens', $g->anchored ? 'in its season, whatever the count of days' : 'by warmth and light', 'maturity'],
+            new Fact('Develops from', Quantity::of($g->temperature->least, Unit::Celsius), 't_least'),
+            new Fact('Develops fastest at', Quantity::of($g->temperature->best, Unit::Celsius), 't_best'),
+            new Fact('Stops at', Quantity::of($g->temperature->most, Unit::Celsius), 't_most'),
+            new Fact('Catalogue days hold at a mean of', Quantity::of($g->reference, Unit::Celsius), 't_reference'),
+            new Fact('Days to emergence, by soil', $up, 'emergence'),
+            ...(null === $g->bulbHours ? [] : [new Fact('Bulbs in days of', [Quantity::of($g->bulbHours, Unit::Hour), ': planted late it ripens smaller, not later'], 'bulb_hours')]),
+            new Fact('Ripens', $g->anchored ? 'in its season, whatever the count of days' : 'by warmth and light', 'maturity'),
         ];
 
-        return $g->anchored && Pattern::Perennial !== $crop->pattern ? [...$facts, ['Harvested at 47° north', ($crop->rhythm->harvest?->from->iso() ?? '').' to '.($crop->rhythm->harvest?->to->iso() ?? ''), 'harvest_window']] : $facts;
+        return $g->anchored && Pattern::Perennial !== $crop->pattern ? [...$facts, new Fact('Harvested at 47° north', self::window($crop->rhythm->harvest), 'harvest_window')] : $facts;
     }
 
-    /** @return list<array{string, string, string}> */
+    /** @return list<Fact> */
     private function store(Crop $crop): array
     {
         $room = $crop->habits->store;
@@ -145,52 +154,52 @@ final class CropFacts
         }
 
         return [
-            ['Stored at', Units::number($room->celsius, 1).' °C', 'store_c'],
-            ['Humidity', $room->humidity.' %', 'store_rh'],
-            ['Keeps at its best', $room->least.' to '.$room->most.' days', 'store_days'],
-            ...(null === $room->chill ? [] : [['Harmed by cold below', Units::number($room->chill, 1).' °C', 'chill_c']]),
+            new Fact('Stored at', Quantity::of($room->celsius, Unit::Celsius), 'store_c'),
+            new Fact('Humidity', Quantity::of($room->humidity, Unit::Percent), 'store_rh'),
+            new Fact('Keeps at its best', [(string) $room->least, 'to', Quantity::of($room->most, Unit::Day)], 'store_days'),
+            ...(null === $room->chill ? [] : [new Fact('Harmed by cold below', Quantity::of($room->chill, Unit::Celsius), 'chill_c')]),
         ];
     }
 
-    /** @return list<array{string, string, string}> */
+    /** @return list<Fact> */
     private function hazards(Crop $crop): array
     {
         $h = $crop->habits;
-        $frost = implode(', ', array_map(static fn (string $stage, float $degrees): string => Stage::from($stage)->words().' '.Units::number($degrees, 1).' °C', array_keys($h->frostDamage), $h->frostDamage));
+        $frost = array_merge([], ...array_map(static fn (string $stage, float $degrees): array => [Stage::from($stage), Quantity::of($degrees, Unit::Celsius)], array_keys($h->frostDamage), $h->frostDamage));
         $b = $h->bolting;
 
         return [
-            ['Soil at least', Units::number($h->soilLeast, 1).' °C', 'soil_least'],
-            ['Frost', $h->hardiness->words(), 'frost_class'],
-            ['Damage begins', $frost, 'frost_damage'],
-            ...($b->isLikely() ? [] : [['Bolts or sets badly after', 'nothing usual', 'bolts']]),
-            ...(null === $b->coldDays ? [] : [['Bolts after', $b->coldDays.' days below 7 °C', 'bolt_cold_days']]),
-            ...(null === $b->dayHours ? [] : [['Bolts in days of', Units::number($b->dayHours, 1).' hours', 'bolt_day_hours']]),
-            ...(null === $b->heat ? [] : [['Bolts or sets badly in a week of', Units::number($b->heat, 1).' °C', 'bolt_heat_c']]),
+            new Fact('Soil at least', Quantity::of($h->soilLeast, Unit::Celsius), 'soil_least'),
+            new Fact('Frost', $h->hardiness, 'frost_class'),
+            new Fact('Damage begins', $frost, 'frost_damage'),
+            ...($b->isLikely() ? [] : [new Fact('Bolts or sets badly after', 'nothing usual', 'bolts')]),
+            ...(null === $b->coldDays ? [] : [new Fact('Bolts after', [Quantity::of($b->coldDays, Unit::Day), 'below', Quantity::of(7, Unit::Celsius)], 'bolt_cold_days')]),
+            ...(null === $b->dayHours ? [] : [new Fact('Bolts in days of', Quantity::of($b->dayHours, Unit::Hour), 'bolt_day_hours')]),
+            ...(null === $b->heat ? [] : [new Fact('Bolts or sets badly in a week of', Quantity::of($b->heat, Unit::Celsius), 'bolt_heat_c')]),
         ];
     }
 
-    /** @return list<array{string, string, string}> */
+    /** @return list<Fact> */
     private function neighbours(Crop $crop, Units $units): array
     {
         $h = $crop->habits;
 
         return [
-            ['pH', Units::number($h->phLeast, 1).' to '.Units::number($h->phMost, 1), 'ph'],
-            ['Rotates with', $h->rotation, 'rotation'],
-            ['Kept from other varieties in flower', 0 === $h->isolation ? 'no need' : $units->long(Length::fromMetres($h->isolation)).($h->isolationDays > 0 ? \sprintf(', or %d days between flowerings', $h->isolationDays) : ''), 'isolation_m'],
-            ['Bees', $h->needsBees() ? 'must reach the flowers' : 'not needed', 'bees'],
-            ...(null === $h->flowerDays ? [] : [['From open flower to harvest', $h->flowerDays.' days', 'flower_days']]),
+            new Fact('pH', Units::number($h->phLeast, 1).' to '.Units::number($h->phMost, 1), 'ph'),
+            new Fact('Rotates with', $h->rotation, 'rotation'),
+            new Fact('Kept from other varieties in flower', 0 === $h->isolation ? 'no need' : [Quantity::of($h->isolation, Unit::Metre), ...($h->isolationDays > 0 ? ['or', Quantity::of($h->isolationDays, Unit::Day), 'between flowerings'] : [])], 'isolation_m'),
+            new Fact('Bees', $h->needsBees() ? 'must reach the flowers' : 'not needed', 'bees'),
+            ...(null === $h->flowerDays ? [] : [new Fact('From open flower to harvest', Quantity::of($h->flowerDays, Unit::Day), 'flower_days')]),
         ];
     }
 
-    /** @return list<array{string, string, string}> */
+    /** @return list<Fact> */
     private function place(Crop $crop, Garden $garden): array
     {
-        $facts = [['Family', $crop->family, 'family'], ['Feeding', $crop->feeding->value, 'feeding']];
+        $facts = [new Fact('Family', $crop->family, 'family'), new Fact('Feeding', $crop->feeding->value, 'feeding')];
         foreach ($crop->places() as $place) {
             $window = $garden->season($crop, $place);
-            $facts[] = ['Into the ground, '.$place->words(), null === $window ? 'never' : $window->from->iso().' to '.$window->to->iso(), 'ground_'.$place->value];
+            $facts[] = new Fact(['Into the ground,', $place], null === $window ? 'never' : self::window($window), 'ground_'.$place->value);
         }
 
         return $facts;

@@ -47,7 +47,7 @@ final class OwnController extends Page
         try {
             $edit->keep($visit->gardenId, $visit->accountId, $entry->raw('seen'), $read['own'], 'follow' === $entry->raw('do'), self::words($entry, $copy));
         } catch (Meanwhile $meanwhile) {
-            return $this->show($request, $visit, $garden, $book, $books, $crop, $copy, $entry, $read['own'], $meanwhile->getMessage());
+            return $this->show($request, $visit, $garden, $book, $books, $crop, $copy, $entry, $read['own'], $this->sayer->why($meanwhile));
         }
 
         return $this->kept($visit, self::words($entry, $copy).'.', $this->generateUrl('crop', ['garden' => $visit->gardenId, 'crop' => $read['key']]));
@@ -63,7 +63,7 @@ final class OwnController extends Page
         try {
             $edit->keep($visit->gardenId, $visit->accountId, BookEdit::mark($garden), $own, false, $words);
         } catch (Meanwhile $meanwhile) {
-            $this->addFlash('trouble', $meanwhile->getMessage());
+            $this->addFlash('trouble', $this->sayer->why($meanwhile));
 
             return $this->seeOther('crop', ['garden' => $visit->gardenId, 'crop' => $crop]);
         }

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use App\Wording\MonthTick;
+use App\Wording\Sayer;
+use App\Wording\TimeAxis;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Season\Risk;
+use JollyFurrow\Season\SowingDay;
 use JollyFurrow\Season\TimingCurve;
 use JollyFurrow\Time\Day;
 
@@ -25,19 +29,29 @@ final readonly class TimingChart
     private const ROW = 15.0;
 
     /**
-     * @param list<array{place: PlaceType, line: string, band: string}>                                        $lines
-     * @param array<string, list<array{int, int|null, int|null, string}>>                                      $points by place type: sowing, ready, last good day, what stands against it
-     * @param list<array{day: Day, cells: array<string, array{ready: Day|null, last: Day|null, why: string}>}> $rows
-     * @param list<array{at: float, label: string}>                                                            $months across
-     * @param list<array{at: float, label: string}>                                                            $up
-     * @param list<array{x: float, w: float}>                                                                  $unsafe
-     * @param list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}>                         $risks
+     * @param list<array{place: PlaceType, line: string, band: string}>                $lines
+     * @param array<string, list<array{int, int|null, int|null, string}>>              $points by place type: sowing, ready, last good day, what stands against it
+     * @param list<array{day: Day, cells: array<string, TimingCell>}>                  $rows
+     * @param list<MonthTick>                                                          $months across
+     * @param list<MonthTick>                                                          $up
+     * @param list<array{x: float, w: float}>                                          $unsafe
+     * @param list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}> $risks
      */
-    private function __construct(public array $lines, public string $catalogue, public array $points, public array $rows, public array $months, public array $up, public int $first, public array $risks, public float $height, public array $unsafe)
-    {
+    private function __construct(
+        public array $lines,
+        public string $catalogue,
+        public array $points,
+        public array $rows,
+        public array $months,
+        public array $up,
+        public int $first,
+        public array $risks,
+        public float $height,
+        public array $unsafe,
+    ) {
     }
 
-    public static function of(Garden $garden, Crop $crop, Method $method): ?self
+    public static function of(Garden $garden, Crop $crop, Method $method, Sayer $sayer): ?self
     {
         $south = $garden->place->latitude < 0;
         $first = Day::fromDate($garden->today->year() - ($south && $garden->today->month() < 7 ? 1 : 0), $south ? 7 : 1, 1);
@@ -46,24 +60,65 @@ final readonly class TimingChart
         if ([] === $curves || 0 === $catalogue) {
             return null;
         }
-        $points = $rows = [];
+        $risks = self::risks($curves[0]->days);
+
+        return new self(
+            array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves),
+            \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)),
+            self::points($curves, $sayer),
+            self::rows($curves),
+            (new TimeAxis($first->number, 365, self::WIDTH))->months(),
+            array_map(static fn (MonthTick $tick): MonthTick => new MonthTick(round(self::HEIGHT - $tick->at, 1), $tick->label, $tick->year), (new TimeAxis($first->number, self::DAYS_UP, self::HEIGHT))->months()),
+            $first->number,
+            $risks,
+            self::HEIGHT + self::BELOW + self::ROW * (\count($risks) + 1),
+            self::runs(array_map(static fn (SowingDay $d): bool => [] !== $d->risks, $curves[0]->days)),
+        );
+    }
+
+    /**
+     * For the script that reads a sowing off the chart.
+     *
+     * @param list<TimingCurve> $curves
+     *
+     * @return array<string, list<array{int, int|null, int|null, string}>>
+     */
+    private static function points(array $curves, Sayer $sayer): array
+    {
+        $points = [];
         foreach ($curves as $curve) {
-            $points[$curve->place->value] = array_map(static fn (array $d): array => [$d['sow'], $d['ready'], $d['last'], $d['why']], $curve->days);
+            $points[$curve->place->value] = array_map(static fn (SowingDay $d): array => [$d->sow, $d->ready, $d->last, implode('; ', array_map($sayer->text(...), $d->risks))], $curve->days);
+        }
+
+        return $points;
+    }
+
+    /**
+     * Every other week.
+     *
+     * @param list<TimingCurve> $curves
+     *
+     * @return list<array{day: Day, cells: array<string, TimingCell>}>
+     */
+    private static function rows(array $curves): array
+    {
+        $rows = [];
+        foreach ($curves as $curve) {
             foreach ($curve->days as $n => $d) {
                 if (0 === $n % 14) {
-                    $rows[$n]['day'] = Day::of($d['sow']);
-                    $rows[$n]['cells'][$curve->place->value] = ['ready' => null === $d['ready'] ? null : Day::of($d['ready']), 'last' => null === $d['last'] ? null : Day::of($d['last']), 'why' => $d['why']];
+                    $rows[$n]['day'] = Day::of($d->sow);
+                    $rows[$n]['cells'][$curve->place->value] = new TimingCell(null === $d->ready ? null : Day::of($d->ready), null === $d->last ? null : Day::of($d->last), array_values($d->risks));
                 }
             }
         }
 
-        return new self(array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves), \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)), $points, array_values($rows), self::months($first, 365, static fn (int $n): float => self::x($n)), self::months($first, self::DAYS_UP, static fn (int $n): float => self::y($n)), $first->number, $risks = self::risks($curves[0]->days), self::HEIGHT + self::BELOW + self::ROW * (\count($risks) + 1), self::runs(array_map(static fn (array $d): bool => '' !== $d['why'], $curves[0]->days)));
+        return array_values($rows);
     }
 
     /**
      * When what stands against a sowing in the open (or where it is grown), a run for each.
      *
-     * @param list<array{sow: int, ready: int|null, last: int|null, why: string, risks: array<string, string>}> $days
+     * @param list<SowingDay> $days
      *
      * @return list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}>
      */
@@ -71,7 +126,7 @@ final readonly class TimingChart
     {
         $rows = [];
         foreach (Risk::cases() as $risk) {
-            $runs = self::runs(array_map(static fn (array $day): bool => isset($day['risks'][$risk->value]), $days));
+            $runs = self::runs(array_map(static fn (SowingDay $day): bool => isset($day->risks[$risk->value]), $days));
             if ([] !== $runs) {
                 $rows[] = ['risk' => $risk, 'y' => self::HEIGHT + self::BELOW + self::ROW * \count($rows), 'runs' => $runs];
             }
@@ -107,32 +162,17 @@ final readonly class TimingChart
         $line = $band = '';
         $open = null;
         foreach ($curve->days as $n => $d) {
-            $isOpen = null !== $d['ready'] && $d['ready'] - $first <= self::DAYS_UP;
+            $isOpen = null !== $d->ready && $d->ready - $first <= self::DAYS_UP;
             if (!$isOpen || 0 !== $n % self::STEP) {
                 $open = $isOpen ? $open : null;
                 continue;
             }
-            $line .= (null === $open ? 'M' : 'L').self::x($n).' '.self::y((int) $d['ready'] - $first);
-            $band .= \sprintf('M%s %sV%s', self::x($n), self::y((int) $d['ready'] - $first), self::y(min(self::DAYS_UP, (int) $d['last'] - $first)));
+            $line .= (null === $open ? 'M' : 'L').self::x($n).' '.self::y((int) $d->ready - $first);
+            $band .= \sprintf('M%s %sV%s', self::x($n), self::y((int) $d->ready - $first), self::y(min(self::DAYS_UP, (int) $d->last - $first)));
             $open = $n;
         }
 
         return ['place' => $curve->place, 'line' => $line, 'band' => $band];
-    }
-
-    /**
-     * @param callable(int): float $at
-     *
-     * @return list<array{at: float, label: string}>
-     */
-    private static function months(Day $first, int $days, callable $at): array
-    {
-        $ticks = [];
-        for ($day = $first; $day->since($first) < $days; $day = 12 === $day->month() ? Day::fromDate($day->year() + 1, 1, 1) : Day::fromDate($day->year(), $day->month() + 1, 1)) {
-            $ticks[] = ['at' => $at($day->since($first)), 'label' => date('M', (int) mktime(0, 0, 0, $day->month(), 1, 2001))];
-        }
-
-        return $ticks;
     }
 
     private static function x(int $day): float

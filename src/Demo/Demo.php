@@ -87,7 +87,7 @@ final readonly class Demo
     private function bedsBegun(Garden $garden): array
     {
         $today = $this->today->day();
-        $open = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->bedStart->isBefore($today) && !$p->ground->isBefore($today)));
+        $open = $garden->plantings->where(static fn (Planting $p): bool => $p->bedStart->isBefore($today) && !$p->ground->isBefore($today))->all();
         usort($open, static fn (Planting $a, Planting $b): int => [$b->ground->isBefore($today->plus(2)) ? 0 : 1, $a->ground->number, $a->key] <=> [$a->ground->isBefore($today->plus(2)) ? 0 : 1, $b->ground->number, $b->key]);
 
         return \array_slice($open, 1);
@@ -108,7 +108,7 @@ final readonly class Demo
     /** The sowing that should have gone into its bed last and has not. */
     private function overdue(Garden $garden): ?string
     {
-        $due = array_filter($garden->plantings, fn (Planting $p): bool => Standing::Planned === $p->standing && Standing::Growing === $this->standingOn($p) && $p->sow->equals($p->ground));
+        $due = array_filter($garden->plantings->all(), fn (Planting $p): bool => Standing::Planned === $p->standing && Standing::Growing === $this->standingOn($p) && $p->sow->equals($p->ground));
         usort($due, static fn (Planting $a, Planting $b): int => [$b->ground->number, $a->key] <=> [$a->ground->number, $b->key]);
 
         return [] === $due ? null : $due[0]->key;

@@ -20,6 +20,7 @@ use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlanRules;
@@ -38,7 +39,9 @@ use JollyFurrow\Time\Weekday;
 final readonly class GardenReader
 {
     public const FORMAT = 'jolly-furrow-garden';
-    public const VERSION = 1;
+    public const VERSION = 2;
+    /** The oldest that is still read. */
+    private const OLDEST = 1;
     public const MOST_MEGABYTES = 16;
 
     public function __construct(private GardenBooks $books, private RecipeBook $recipes)
@@ -73,7 +76,7 @@ final readonly class GardenReader
 
             return null;
         }
-        $root->int('version', self::VERSION, self::VERSION);
+        $root->int('version', self::OLDEST, self::VERSION);
         $blocks = array_values(array_unique($root->texts('blocks', 200)));
         $beds = $this->beds($root, $blocks);
         $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $beds);
@@ -187,6 +190,7 @@ final readonly class GardenReader
             $node->float('fertiliser_nitrogen_percent', 0.1, 100),
             $node->has('kit_mm') ? self::kit($node->object('kit_mm')) : [],
             $node->has('plan_rules') ? PlanRulesFile::read($node->object('plan_rules'), $recipes, $beds, $blocks) : new PlanRules(),
+            $node->has('date_form') ? $node->choice('date_form', DateForm::class) : null,
         );
     }
 

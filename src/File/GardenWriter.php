@@ -6,6 +6,7 @@ namespace App\File;
 
 use App\Codec\ClimateFile;
 use App\Codec\PlanRulesFile;
+use App\Codec\PlantingCodec;
 use App\Codec\RecipeReader;
 use App\Codec\TemperFile;
 use JollyFurrow\Book\OwnValue;
@@ -14,9 +15,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
-use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\FieldNote;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
@@ -49,11 +48,11 @@ final class GardenWriter
             'settings' => $this->settings($garden->settings),
             'blocks' => $garden->blocks,
             'beds' => array_map(static fn (Bed $b): array => ['name' => $b->name, 'block' => $b->block, 'length_mm' => $b->length->millimetres, 'width_mm' => $b->width->millimetres, 'path_mm' => $b->path->millimetres, 'place' => $b->place->value, ...($b->temper->isUsual() ? [] : ['temper' => TemperFile::temper($b->temper)]), ...([] === $b->quarantine ? [] : ['quarantine' => TemperFile::quarantine($b->quarantine)])], $garden->beds),
-            'history' => array_map(static fn (PastCrop $p): array => [...self::stretch($p->stretch), 'crop' => $p->crop, 'cleared' => $p->cleared->iso()], $garden->history),
+            'history' => array_map(static fn (PastCrop $p): array => [...PlantingCodec::stretch($p->stretch), 'crop' => $p->crop, 'cleared' => $p->cleared->iso()], $garden->history),
             'outlets' => array_map(static fn (Outlet $o): array => ['key' => $o->key, 'name' => $o->name, 'weekday' => $o->weekday->value, 'priority' => $o->priority, 'pick_window_days' => $o->pickWindowDays, 'pick_to_sale_days' => $o->pickToSaleDays], $garden->outlets),
             'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit, 'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item, 'units' => $part->units], $p->parts)], $garden->products),
             'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product, 'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
-            'plantings' => array_map(self::planting(...), $garden->plantings),
+            'plantings' => array_map(PlantingCodec::values(...), $garden->plantings->all()),
             ...(null === $garden->climate ? [] : ['climate' => ClimateFile::values($garden->climate)]),
             ...([] === $garden->protections ? [] : ['protections' => array_map(self::protection(...), $garden->protections)]),
             ...([] === $garden->recipes ? [] : ['own_recipes' => array_map(RecipeReader::values(...), $garden->recipes)]),
@@ -68,6 +67,7 @@ final class GardenWriter
         return [
             'units' => $s->units->value,
             'currency' => $s->currency,
+            ...(null === $s->dateForm ? [] : ['date_form' => $s->dateForm->value]),
             'sowing_days' => array_map(static fn (Weekday $d): string => $d->name, $s->sowingDays),
             'recipe' => $s->recipe,
             'rent' => $s->rent,
@@ -80,31 +80,6 @@ final class GardenWriter
             'fertiliser_nitrogen_percent' => $s->fertiliserNitrogen,
             ...([] === $s->kit ? [] : ['kit_mm' => $s->kit]),
             ...([] === PlanRulesFile::values($s->rules) ? [] : ['plan_rules' => PlanRulesFile::values($s->rules)]),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public static function planting(Planting $p): array
-    {
-        return [
-            'key' => $p->key,
-            'item' => $p->item,
-            ...($p->variety === $p->item ? [] : ['variety' => $p->variety]),
-            'method' => $p->method->value,
-            'place' => $p->place->value,
-            'recipe' => $p->recipe,
-            'sow' => $p->sow->iso(),
-            'ground' => $p->ground->iso(),
-            'bed_start' => $p->bedStart->iso(),
-            'ready' => $p->ready->iso(),
-            'clear' => $p->clear->iso(),
-            'per_metre' => $p->perMetre,
-            'standing' => $p->standing->value,
-            'locked' => $p->locked,
-            'remarks' => $p->remarks,
-            'pieces' => array_map(self::stretch(...), $p->pieces),
-            ...(1.0 === $p->stand ? [] : ['stand' => $p->stand]),
-            ...(null === $p->left ? [] : ['left' => ['share' => $p->left->share, 'since' => $p->left->since->iso()]]),
         ];
     }
 
@@ -127,11 +102,5 @@ final class GardenWriter
     private static function protection(Protection $p): array
     {
         return [...('' === $p->planting ? ['bed' => $p->bed] : ['planting' => $p->planting]), 'cover' => $p->cover->value, 'purpose' => $p->purpose->value, 'from' => $p->days->start->iso(), 'to' => $p->days->last()->iso()];
-    }
-
-    /** @return array{bed: string, from_mm: int, to_mm: int, width_share: float} */
-    private static function stretch(Stretch $stretch): array
-    {
-        return ['bed' => $stretch->bed, 'from_mm' => $stretch->from, 'to_mm' => $stretch->to, 'width_share' => $stretch->widthShare];
     }
 }

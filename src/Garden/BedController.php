@@ -36,7 +36,7 @@ final class BedController extends Page
             'crops' => $book,
             'cards' => $cards,
             'ids' => $snapshot->plantingIds($visit->gardenId),
-            'outlook' => BedOutlook::of($found, $garden->plantings, $garden->today),
+            'outlook' => BedOutlook::of($found, $garden->plantings->all(), $garden->today),
             'notes' => array_reverse(array_values(array_filter($garden->notes, static fn (FieldNote $n): bool => isset($cards['keys'][$n->planting])))),
             'history' => array_values(array_filter($garden->history, static fn (PastCrop $p): bool => $p->stretch->bed === $bed)),
             'before' => $names[$at - 1] ?? null,

@@ -50,7 +50,7 @@ final class ChangeController extends Page
 
             return $this->kept($visit, $replacement->words.'.', [] === $replacement->new ? $this->generateUrl('wall', ['garden' => $visit->gardenId]) : $this->generateUrl('planting', ['garden' => $visit->gardenId, 'planting' => $planting]));
         } catch (Meanwhile $meanwhile) {
-            $problem = $meanwhile->getMessage();
+            $problem = $this->sayer->why($meanwhile);
         }
         $replacement = $entry->isGood() ? $hand->read($entry, $garden, $found, $do) : null;
         $dryRun = null === $replacement ? null : DryRun::of($planner, $book, $garden, $replacement->old, $replacement->new);

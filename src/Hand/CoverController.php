@@ -6,7 +6,6 @@ namespace App\Hand;
 
 use App\Log\Meanwhile;
 use App\Shared\Entry;
-use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
@@ -74,7 +73,7 @@ final class CoverController extends Page
         try {
             $this->covers->takeOff($visit->gardenId, $visit->accountId, $cover) || throw $this->createNotFoundException('There is no such cover.');
         } catch (Meanwhile $meanwhile) {
-            $this->addFlash('trouble', $meanwhile->getMessage());
+            $this->addFlash('trouble', $this->sayer->why($meanwhile));
 
             return $this->redirect($wall, Response::HTTP_SEE_OTHER);
         }
@@ -89,11 +88,11 @@ final class CoverController extends Page
         if (null === $protection) {
             return $this->show($request, $visit, $garden, $bed, $planting, $id, $entry, null, '');
         }
-        $words = \sprintf('%s %s %s, from %s to %s', ucfirst($protection->cover->words()), $protection->purpose->words(), null === $planting ? 'over bed '.$bed : 'over '.$this->book->grown($planting->item, $planting->variety)->name.' on bed '.$planting->pieces[0]->bed, Expected::day($protection->days->start), Expected::day($protection->days->last()));
+        $words = \sprintf('%s %s %s, from %s to %s', ucfirst($this->sayer->word($protection->cover)), $this->sayer->word($protection->purpose), null === $planting ? 'over bed '.$bed : 'over '.$this->book->grown($planting->item, $planting->variety)->name.' on bed '.$planting->pieces[0]->bed, $this->sayer->shortDay($protection->days->start), $this->sayer->shortDay($protection->days->last()));
         try {
             $this->covers->putOn($visit->gardenId, $visit->accountId, $protection, $words);
         } catch (Meanwhile $meanwhile) {
-            return $this->show($request, $visit, $garden, $bed, $planting, $id, $entry, $protection, $meanwhile->getMessage());
+            return $this->show($request, $visit, $garden, $bed, $planting, $id, $entry, $protection, $this->sayer->why($meanwhile));
         }
 
         return $this->kept($visit, $words.'.', null === $planting ? $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $bed]) : $this->generateUrl('planting', ['garden' => $visit->gardenId, 'planting' => $id]));
@@ -110,7 +109,7 @@ final class CoverController extends Page
     private function show(Request $request, Visit $visit, Garden $garden, string $bed, ?Planting $planting, string $id, Entry $entry, ?Protection $protection, string $problem): Response
     {
         $moved = null === $protection ? [] : $this->covers->wouldDo($garden, $protection);
-        $under = null === $protection ? [] : array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->isOver($garden->today) && $protection->isOver($p->key, array_map(static fn (Stretch $s): string => $s->bed, $p->pieces))));
+        $under = null === $protection ? [] : $garden->plantings->where(static fn (Planting $p): bool => !$p->isOver($garden->today) && $protection->isOver($p->key, array_map(static fn (Stretch $s): string => $s->bed, $p->pieces)))->all();
         $place = self::place($garden, $bed, $planting);
 
         return $this->page($request, 'climate/cover.html.twig', [
@@ -120,8 +119,8 @@ final class CoverController extends Page
             'bed' => $bed,
             'planting' => $planting,
             'id' => $id,
-            'covers' => CoverEntry::covers($place),
-            'purposes' => array_combine(array_map(static fn (Purpose $p): string => $p->value, Purpose::cases()), array_map(static fn (Purpose $p): string => $p->words(), Purpose::cases())),
+            'covers' => array_map($this->sayer->word(...), CoverEntry::covers($place)),
+            'purposes' => array_combine(array_map(static fn (Purpose $p): string => $p->value, Purpose::cases()), array_map($this->sayer->word(...), Purpose::cases())),
             'entry' => $entry,
             'protection' => $protection,
             'working' => null === $protection ? null : CoverCare::working(Cover::usualOf($place)->under($protection->cover)),

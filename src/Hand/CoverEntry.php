@@ -16,13 +16,13 @@ final class CoverEntry
 {
     private const LONGEST_DAYS = 730;
 
-    /** @return array<string, string> covers that can be put on there, in words */
+    /** @return array<string, Cover> covers that can be put on there */
     public static function covers(PlaceType $place): array
     {
         $covers = [];
         foreach ([Cover::RowCover, Cover::LowTunnel, Cover::Tunnel, Cover::TunnelCovered, Cover::Heated] as $cover) {
             if (Cover::usualOf($place)->under($cover) !== Cover::usualOf($place)) {
-                $covers[$cover->value] = $cover->words();
+                $covers[$cover->value] = $cover;
             }
         }
 
@@ -38,7 +38,7 @@ final class CoverEntry
         $from = $entry->day('from');
         $to = $entry->day('to');
         if ($entry->isGood() && $to->isBefore($from)) {
-            $entry->fault('to', \sprintf('It comes off before it is put on. Write %s or a later day.', $from->iso()));
+            $entry->fault('to', 'It comes off before it is put on. Write the same day or a later one.');
         } elseif ($entry->isGood() && $to->since($from) > self::LONGEST_DAYS) {
             $entry->fault('to', 'A cover stays on for two years at most; write a nearer day.');
         }

@@ -12,7 +12,6 @@ use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
@@ -88,10 +87,10 @@ final readonly class Covers
     {
         $moved = $this->covering->of($garden, $protections);
         $new = array_combine(array_map(static fn (array $m): string => $m['is']->key, $moved), array_column($moved, 'is'));
-        $after = $garden->covered($protections)->with(array_map(static fn (Planting $p): Planting => $new[$p->key] ?? $p, $garden->plantings));
-        $hard = array_values(array_filter((new Conflicts($this->book))->of($after, array_keys($new)), static fn (Conflict $c): bool => $c->isHard()));
+        $after = $garden->covered($protections)->with(array_map(static fn (Planting $p): Planting => $new[$p->key] ?? $p, $garden->plantings->all()));
+        $hard = (new Conflicts($this->book))->hard($after, ...array_keys($new));
         if ([] !== $hard) {
-            throw Meanwhile::notPossible($hard[0]->words);
+            throw Meanwhile::notPossible($hard[0]->message);
         }
         $this->plantings->replace($gardenId, array_column($moved, 'was'), array_column($moved, 'is'), $beds);
     }

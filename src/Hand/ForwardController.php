@@ -16,6 +16,8 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByRhythm;
+use JollyFurrow\Hand\RhythmPlan;
+use JollyFurrow\Hand\SkippedSowing;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Need\Needs;
 use JollyFurrow\Plan\DryRun;
@@ -50,21 +52,20 @@ final class ForwardController extends Page
         $entry = new Entry($request->request->all());
         $plan = self::plan($entry, $garden, $book, $recipes);
         $problem = '';
-        if (null !== $plan && [] !== $plan['plantings']) {
+        if (null !== $plan && [] !== $plan->plantings) {
             try {
-                $replacement = $changes->keep($visit->gardenId, $visit->accountId, [], static fn (): Replacement => new Replacement([], $plan['plantings'], \sprintf('%s by rhythm: %d sowings, every %s days from %s', $book->get($entry->raw('crop'))->name, \count($plan['plantings']), $entry->raw('every'), $entry->raw('from'))));
+                $replacement = $changes->keep($visit->gardenId, $visit->accountId, [], static fn (): Replacement => new Replacement([], $plan->plantings, \sprintf('%s by rhythm: %d sowings, every %s days from %s', $book->get($entry->raw('crop'))->name, \count($plan->plantings), $entry->raw('every'), $entry->raw('from'))));
 
                 return $this->kept($visit, $replacement->words.'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));
             } catch (Meanwhile $meanwhile) {
-                $problem = $meanwhile->getMessage();
+                $problem = $this->sayer->why($meanwhile);
             }
         }
 
         return $this->show($request, $visit, $garden, $book, $planner, $entry, $plan, $problem);
     }
 
-    /** @return array{plantings: list<Planting>, skipped: list<array{day: Day, why: string}>}|null */
-    private static function plan(Entry $entry, Garden $garden, CropBook $book, RecipeBook $recipes): ?array
+    private static function plan(Entry $entry, Garden $garden, CropBook $book, RecipeBook $recipes): ?RhythmPlan
     {
         $crop = $entry->oneOf('crop', array_map(static fn (Crop $c): string => $c->key, $book->entries()));
         $from = $entry->day('from');
@@ -103,8 +104,7 @@ final class ForwardController extends Page
         return null !== $asked && \in_array($asked, $crop->methods(), true) ? $asked : $crop->methods()[0] ?? Method::Sown;
     }
 
-    /** @param array{plantings: list<Planting>, skipped: list<array{day: Day, why: string}>}|null $plan */
-    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planner $planner, Entry $entry, ?array $plan, string $problem): Response
+    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planner $planner, Entry $entry, ?RhythmPlan $plan, string $problem): Response
     {
         return $this->page($request, 'plan/forward.html.twig', [
             'visit' => $visit,
@@ -112,9 +112,9 @@ final class ForwardController extends Page
             'crops' => $book,
             'entry' => $entry,
             'plan' => $plan,
-            'skipped' => self::byReason($plan['skipped'] ?? []),
-            'days' => null === $plan ? [] : self::days($garden, $plan['plantings'], $book),
-            'dry_run' => null === $plan || [] === $garden->promises ? null : DryRun::of($planner, $book, $garden, [], $plan['plantings']),
+            'skipped' => self::byReason($plan->skipped ?? []),
+            'days' => null === $plan ? [] : self::days($garden, $plan->plantings, $book),
+            'dry_run' => null === $plan || [] === $garden->promises ? null : DryRun::of($planner, $book, $garden, [], $plan->plantings),
             'where' => $entry->isBegun() ? $entry->raw('where') : ('' === $request->query->getString('bed') ? 'block:'.self::block($garden, $request->query->getString('place')) : 'bed:'.$request->query->getString('bed')),
             'problem' => $problem,
             'crop_options' => self::crops($book),
@@ -155,18 +155,18 @@ final class ForwardController extends Page
     }
 
     /**
-     * @param list<array{day: Day, why: string}> $skipped
+     * @param list<SkippedSowing> $skipped
      *
-     * @return array<string, list<Day>>
+     * @return array<string, list<SkippedSowing>> by reason
      */
     private static function byReason(array $skipped): array
     {
-        $days = [];
-        foreach ($skipped as ['day' => $day, 'why' => $why]) {
-            $days[$why][] = $day;
+        $reasons = [];
+        foreach ($skipped as $one) {
+            $reasons[$one->why->value][] = $one;
         }
 
-        return $days;
+        return $reasons;
     }
 
     /**

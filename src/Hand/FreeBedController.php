@@ -7,7 +7,6 @@ namespace App\Hand;
 use App\Change\PlantingChanges;
 use App\Change\Replacement;
 use App\Log\Meanwhile;
-use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
@@ -16,11 +15,10 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\FreeBed;
 use JollyFurrow\Hand\FreeBedWay;
+use JollyFurrow\Hand\GreenManure;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
-use JollyFurrow\Preparation\GreenManure;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -63,25 +61,25 @@ final class FreeBedController extends Page
                 foreach (self::stretches($garden, $found) as $free) {
                     foreach ((string) $free->stretch->from === $from ? $this->ways($garden, $found, $free) : [] as $way) {
                         if ($way->crop->key === $crop && $way->method->value === $method && $way->sow->iso() === $sow) {
-                            $planting = $way->planting($free->stretch, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings)));
+                            $planting = $way->planting($free->stretch, $garden->plantings->byKey());
 
-                            return new Replacement([], [$planting], \sprintf('%s on bed %s, sown %s', $way->crop->name, $found->name, Expected::day($way->sow)));
+                            return new Replacement([], [$planting], \sprintf('%s on bed %s, sown %s', $way->crop->name, $found->name, $this->sayer->shortDay($way->sow)));
                         }
                     }
                 }
                 foreach (self::stretches($garden, $found) as $free) {
                     foreach ((string) $free->stretch->from === $from ? $this->manures($garden, $found, $free) : [] as $one) {
                         if ($one->crop->key === $crop && $one->sow->iso() === $sow) {
-                            $key = PlantingKey::free($one->crop->item(), $one->sow, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings)));
+                            $key = PlantingKey::free($one->crop->item(), $one->sow, $garden->plantings->byKey());
 
-                            return new Replacement([], [$one->planting($free->stretch, $found->place, $this->recipes->has(FreeBed::HURRY) ? FreeBed::HURRY : $garden->settings->recipe, $garden->today, $key)], \sprintf('%s on bed %s, sown %s', $one->crop->name, $found->name, Expected::day($one->sow)));
+                            return new Replacement([], [$one->planting($free->stretch, $found->place, $this->recipes->has(FreeBed::HURRY) ? FreeBed::HURRY : $garden->settings->recipe, $garden->today, $key)], \sprintf('%s on bed %s, sown %s', $one->crop->name, $found->name, $this->sayer->shortDay($one->sow)));
                         }
                     }
                 }
                 throw Meanwhile::notPossible('The bed is no longer free for it as it was; look again.');
             });
         } catch (Meanwhile $meanwhile) {
-            $this->addFlash('trouble', $meanwhile->getMessage());
+            $this->addFlash('trouble', $this->sayer->why($meanwhile));
 
             return $this->seeOther('free_bed', ['garden' => $visit->gardenId, 'bed' => $bed]);
         }
@@ -97,7 +95,7 @@ final class FreeBedController extends Page
     /** @return list<FreeBedWay> */
     private function ways(Garden $garden, Bed $bed, BedOutlook $free): array
     {
-        return (new FreeBed($garden, $this->book, $this->recipes, $this->planner->asItStands($garden)->shortages))->ways($free, $bed->place);
+        return (new FreeBed($garden, $this->book, $this->recipes, $this->planner->asItStands($garden)->shortages))->ways($free);
     }
 
     /** @return list<GreenManure> */
@@ -109,7 +107,7 @@ final class FreeBedController extends Page
     /** @return non-empty-list<BedOutlook> the soonest free first */
     private static function stretches(Garden $garden, Bed $bed): array
     {
-        $stretches = BedOutlook::of($bed, $garden->plantings, $garden->today);
+        $stretches = BedOutlook::of($bed, $garden->plantings->all(), $garden->today);
         usort($stretches, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->from - $a->stretch->to] <=> [$b->from->number, $b->stretch->from - $b->stretch->to]);
         \assert([] !== $stretches);
 

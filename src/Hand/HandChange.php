@@ -6,6 +6,7 @@ namespace App\Hand;
 
 use App\Change\Replacement;
 use App\Shared\Entry;
+use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
@@ -21,7 +22,7 @@ final readonly class HandChange
 
     private ByHand $byHand;
 
-    public function __construct(private CropBook $book, RecipeBook $recipes)
+    public function __construct(private CropBook $book, RecipeBook $recipes, private Sayer $sayer)
     {
         $this->byHand = new ByHand($book, $recipes);
     }
@@ -40,7 +41,7 @@ final readonly class HandChange
                 default => null,
             };
         } catch (CannotBeDone $not) {
-            $entry->fault($not->field, $not->getMessage());
+            $entry->fault($not->field, $not->said());
 
             return null;
         }
@@ -78,7 +79,7 @@ final readonly class HandChange
             $moved = $this->byHand->onto($garden, $moved, $bed, $from);
         }
 
-        return $this->changed($planting, $moved, \sprintf('moved to bed %s, sown %s', $moved->pieces[0]->bed, $moved->sow->iso()));
+        return $this->changed($planting, $moved, \sprintf('moved to bed %s, sown %s', $moved->pieces[0]->bed, $this->sayer->shortDay($moved->sow)));
     }
 
     private function length(Entry $entry, Garden $garden, Planting $planting): ?Replacement
@@ -88,14 +89,14 @@ final readonly class HandChange
             return null;
         }
 
-        return $this->changed($planting, $this->byHand->asLongAs($planting, $length->millimetres), 'made '.$garden->settings->units->long($length).' long');
+        return $this->changed($planting, $this->byHand->asLongAs($planting, $length->millimetres), 'made '.$this->sayer->long($length).' long');
     }
 
     private function split(Entry $entry, Garden $garden, Planting $planting): ?Replacement
     {
         $length = $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
 
-        return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->millimetres), \sprintf('%s split, the first %s', $this->called($planting), $garden->settings->units->long($length))) : null;
+        return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->millimetres), \sprintf('%s split, the first %s', $this->called($planting), $this->sayer->long($length))) : null;
     }
 
     private function again(Entry $entry, Garden $garden, Planting $planting): ?Replacement
@@ -111,7 +112,7 @@ final readonly class HandChange
         }
         $copy = $this->byHand->again($garden, $planting, $when, $entry->raw('bed'));
 
-        return new Replacement([], [$copy], \sprintf('%s once more, sown %s on bed %s', $this->book->get($planting->item)->name, $copy->sow->iso(), $copy->pieces[0]->bed));
+        return new Replacement([], [$copy], \sprintf('%s once more, sown %s on bed %s', $this->book->get($planting->item)->name, $this->sayer->shortDay($copy->sow), $copy->pieces[0]->bed));
     }
 
     private function changed(Planting $old, Planting $new, string $how): Replacement
@@ -121,6 +122,6 @@ final readonly class HandChange
 
     private function called(Planting $planting): string
     {
-        return \sprintf('%s on bed %s (sown %s)', $this->book->get($planting->item)->name, $planting->pieces[0]->bed, $planting->sow->iso());
+        return \sprintf('%s on bed %s (sown %s)', $this->book->get($planting->item)->name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow));
     }
 }

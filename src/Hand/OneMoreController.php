@@ -6,7 +6,6 @@ namespace App\Hand;
 
 use App\Plan\DrawUp;
 use App\Shared\Entry;
-use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
@@ -38,7 +37,7 @@ final class OneMoreController extends Page
             return $this->seeOther('plan', ['garden' => $visit->gardenId]);
         }
         $drawUp->add($visit->gardenId, $visit->accountId, $planting, $book->get($item)->name);
-        $this->addFlash('done', \sprintf('%s is planned on bed %s, to be sown on %s. It is locked: drawing up leaves it as it is. The log takes it back.', $book->get($item)->name, $planting->pieces[0]->bed, Expected::day($planting->sow)));
+        $this->addFlash('done', \sprintf('%s is planned on bed %s, to be sown on %s. It is locked: drawing up leaves it as it is. The log takes it back.', $book->get($item)->name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow)));
 
         return $this->seeOther('plan', ['garden' => $visit->gardenId]);
     }

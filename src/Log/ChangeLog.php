@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Log;
 
 use App\Rows\Change;
-use App\Shared\Doctrine\GardenRow;
+use App\Rows\GardenRow;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

@@ -4,18 +4,29 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use JollyFurrow\Exception\BadInput;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
 
 /** Somebody else changed what a form was filled in for. The typing is kept, and the question asked again. */
-final class Meanwhile extends \RuntimeException implements BadInput
+final class Meanwhile extends \RuntimeException implements Refusal
 {
-    public static function changed(string $what): self
+    private function __construct(private readonly Message $said)
     {
-        return new self(\sprintf('%s was changed by somebody else while you wrote. Look at how it stands now; nothing of yours is kept yet. Keep it again if you still want it.', $what));
+        parent::__construct($said->logged());
     }
 
-    public static function notPossible(string $why): self
+    public static function changed(string $what): self
     {
-        return new self($why);
+        return new self(Message::of(MeanwhileSaid::Changed, what: $what));
+    }
+
+    public static function notPossible(string|Message $why): self
+    {
+        return new self($why instanceof Message ? $why : Message::of(MeanwhileSaid::NotPossible, why: $why));
+    }
+
+    public function said(): Message
+    {
+        return $this->said;
     }
 }

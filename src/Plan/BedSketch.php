@@ -7,6 +7,7 @@ namespace App\Plan;
 use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Units;
 
 /** A piece of bed drawn to scale from above: its head metres with every row and spot. */
 final readonly class BedSketch
@@ -22,15 +23,15 @@ final readonly class BedSketch
 
     /**
      * @param list<array{x: float, y: float}>      $spots
-     * @param list<array{x: float, label: string}> $ticks
+     * @param list<array{x: float, along: Length}> $ticks
      */
-    private function __construct(public float $width, public float $height, public float $dot, public array $spots, public array $ticks, public float $metres)
+    private function __construct(public float $width, public float $height, public float $dot, public array $spots, public array $ticks, public Length $shown)
     {
         $this->boxHeight = $height + 18;
         $this->tickEnd = $height + 3;
     }
 
-    public static function of(Bed $bed, Spacing $spacing): self
+    public static function of(Bed $bed, Spacing $spacing, Units $units): self
     {
         $shown = min(self::SHOWN, $spacing->length->metres());
         $scale = self::WIDTH / $shown;
@@ -45,10 +46,10 @@ final readonly class BedSketch
             }
         }
         $ticks = [];
-        for ($metre = 0.0; $metre <= $shown + 0.001; $metre += 0.5) {
-            $ticks[] = ['x' => round($metre * $scale, 1), 'label' => Length::fromMetres($metre)->centimetres().' cm'];
+        for ($metre = 0.0; $metre <= $shown + 0.001; $metre += Units::Metric === $units ? 0.5 : 0.3048) {
+            $ticks[] = ['x' => round($metre * $scale, 1), 'along' => Length::fromMetres($metre)];
         }
 
-        return new self(self::WIDTH, $height, round(max(1.0, min(7.0, $step / 3)), 1), $spots, $ticks, $shown);
+        return new self(self::WIDTH, $height, round(max(1.0, min(7.0, $step / 3)), 1), $spots, $ticks, Length::fromMetres($shown));
     }
 }

@@ -9,6 +9,7 @@ use App\Log\ChangeLog;
 use App\Proposal\Proposals;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
+use App\Wording\Sayer;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
@@ -23,7 +24,7 @@ use JollyFurrow\Proposal\Proposal;
 /** Draws up the plan of a stored garden, as a proposal or kept at once as one change. */
 final readonly class DrawUp
 {
-    public function __construct(private Snapshot $snapshot, private Planner $planner, private PlantingKeeper $plantings, private ChangeLog $log, private Proposals $proposals, private CropBook $book, private Connection $connection)
+    public function __construct(private Snapshot $snapshot, private Planner $planner, private PlantingKeeper $plantings, private ChangeLog $log, private Proposals $proposals, private CropBook $book, private Connection $connection, private Sayer $sayer)
     {
     }
 
@@ -42,7 +43,7 @@ final readonly class DrawUp
         $drawn = $this->planner->draw($garden, $progress, $scope);
         $proposal = Proposal::between($garden, $now, $drawn, $this->book, $scope);
         $this->proposals->open($gardenId, $accountId, $scope->words, $now, $drawn, $proposal);
-        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings, $drawn->plantings())->words(), number_format(100 * $drawn->keptShare(), 1));
+        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings->all(), $drawn->plantings())->words(), number_format(100 * $drawn->keptShare(), 1));
 
         return ucfirst($words).($drawn->stoppedEarly ? '. Stopped early: what was not reached is not planned.' : '.');
     }
@@ -75,8 +76,8 @@ final readonly class DrawUp
     /** @return string what it changes, in words */
     public function keep(string $gardenId, string $accountId, Garden $garden, Plan $plan): string
     {
-        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings, $plan->plantings())->words(), number_format(100 * $plan->keptShare(), 1));
-        $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId, $garden->plantings, $plan->plantings(), PlantingChanges::beds($this->connection, $gardenId)));
+        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings->all(), $plan->plantings())->words(), number_format(100 * $plan->keptShare(), 1));
+        $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId, $garden->plantings->all(), $plan->plantings(), PlantingChanges::beds($this->connection, $gardenId)));
 
         return $words;
     }
@@ -84,7 +85,7 @@ final readonly class DrawUp
     /** One planting more, as a change of its own. */
     public function add(string $gardenId, string $accountId, Planting $planting, string $name): void
     {
-        $words = \sprintf('%s planned on bed %s, to be sown on %s', $name, $planting->pieces[0]->bed, $planting->sow->iso());
+        $words = \sprintf('%s planned on bed %s, to be sown on %s', $name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow));
         $this->log->record($gardenId, $accountId, $words, fn () => $this->plantings->replace($gardenId, [], [$planting], PlantingChanges::beds($this->connection, $gardenId)));
     }
 }

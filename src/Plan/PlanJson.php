@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\File\GardenWriter;
+use App\Codec\PlantingCodec;
+use App\Wording\Sayer;
 use JollyFurrow\Beds\Unplaced;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
@@ -20,7 +21,7 @@ use JollyFurrow\Why\Explainer;
 /** A plan as open data. */
 final readonly class PlanJson
 {
-    public function __construct(private CropBook $book, private RecipeBook $recipes)
+    public function __construct(private CropBook $book, private RecipeBook $recipes, private Sayer $sayer)
     {
     }
 
@@ -37,9 +38,9 @@ final readonly class PlanJson
             'promises_kept' => round($plan->keptShare(), 4),
             'stopped_early' => $plan->stoppedEarly,
             'kept' => array_map(static fn (Planting $p): string => $p->key, $plan->kept),
-            'plantings' => array_map(GardenWriter::planting(...), $plan->new),
+            'plantings' => array_map(PlantingCodec::values(...), $plan->new),
             'short' => array_map($this->shortage(...), $explained),
-            'without_bed' => array_map(self::unplaced(...), $plan->unplaced),
+            'without_bed' => array_map($this->unplaced(...), $plan->unplaced),
             'supply' => array_map(static fn (string $item): array => self::supply($plan, $item), array_keys($plan->needs)),
             'costs' => $this->costs($garden, $plan),
         ];
@@ -74,12 +75,12 @@ final readonly class PlanJson
             'of' => $short->wanted,
             'unit' => $this->book->get($short->item)->produce->unit,
             'reason' => $explained->reason->value,
-            'words' => $explained->reason->words(),
+            'words' => $this->sayer->word($explained->reason),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function unplaced(Unplaced $lost): array
+    private function unplaced(Unplaced $lost): array
     {
         return [
             'item' => $lost->candidate->item,
@@ -87,7 +88,7 @@ final readonly class PlanJson
             'place' => $lost->candidate->place->value,
             'metres' => $lost->metres,
             'of' => $lost->planned,
-            'reason' => \sprintf('no %s bed is free from %s to %s', $lost->candidate->place->words(), Day::of($lost->candidate->bedStart)->iso(), Day::of($lost->candidate->lastField)->iso()),
+            'reason' => \sprintf('no %s bed is free from %s to %s', $this->sayer->word($lost->candidate->place), Day::of($lost->candidate->bedStart)->iso(), Day::of($lost->candidate->lastField)->iso()),
         ];
     }
 }

@@ -10,6 +10,8 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\ReadyWorking;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Mass;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Nursery\SeedNeed;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Leads;
@@ -18,8 +20,11 @@ use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Soil\Compost;
 use JollyFurrow\Soil\Fertiliser;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Label;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** All numbers of one planting with their workings. */
@@ -61,7 +66,7 @@ final readonly class PlantingSheet
             Mass::fromGrams($fertiliser->value)->weighable(),
             self::dates($planting, $crop, $garden, $recipes),
             self::yield($planting, $crop),
-            BedSketch::of($bed, $spacing),
+            BedSketch::of($bed, $spacing, $settings->units),
             $area,
             $recipes->get($planting->recipe)->spreadsCompost,
         );
@@ -74,41 +79,43 @@ final readonly class PlantingSheet
         $days = $crop->timing->daysFor($planting->method) ?? 0;
         $name = 'sown' === $planting->method->value ? 'days_sown' : 'days_transplanted';
         $workings = [
-            Working::of('Bed taken from', $planting->bedStart->number, 'day', 'day into the ground - longest lead of the preparation', 'ground - lead', [
-                Input::of('ground', 'into the ground', $planting->ground->number, 'day', Source::garden('the planting')),
-                Input::of('lead', self::leadWords($lead, $planting, $garden), $planting->ground->since($planting->bedStart), 'days', $lead->source),
+            Working::of(Sum::BedTakenFrom, $planting->bedStart->number, Unit::Date, 'ground - lead', [
+                Input::of('ground', $planting->ground->number, Unit::Date, Source::garden(From::ThePlanting)),
+                Input::of('lead', $planting->ground->since($planting->bedStart), Unit::Day, $lead->source, self::leadLabel($lead, $planting, $garden)),
             ], Source::practice()),
         ];
         $cover = $garden->coversOf($planting);
         $ripe = $garden->timing()?->of($crop, $cover)->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
         if (null !== $ripe && !$crop->growth->anchored && null !== $garden->timing()) {
-            return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe, $ripe->ready === $planting->ready->number ? 'Ready' : 'Ready, reckoned anew')];
+            return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe, $ripe->ready === $planting->ready->number ? Sum::Ready : Sum::ReadyAnew)];
         }
         $spread = $crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0;
         if ($crop->source($name)->kind->value && $planting->ready->since($planting->ground) === $days + $spread) {
-            $workings[] = Working::of('Ready', $planting->ready->number, 'day', 'day into the ground + catalogue days + half the days over which it ripens', 'ground + days + floor(spread / 2)', [
-                Input::of('ground', 'into the ground', $planting->ground->number, 'day', Source::garden('the planting')),
-                Input::of('days', 'catalogue days, '.$planting->method->words(), $days, 'days', $crop->source($name)),
-                Input::of('spread', 'days over which it ripens', $crop->pattern->isStock() ? $crop->timing->spread : 0, 'days', $crop->source('spread_days')),
-            ], Source::model('catalogue days hold whatever the season; half the crop is fit by then'));
+            $workings[] = Working::of(Sum::ReadyByCatalogue, $planting->ready->number, Unit::Date, 'ground + days + floor(spread / 2)', [
+                Input::of('ground', $planting->ground->number, Unit::Date, Source::garden(From::ThePlanting)),
+                Input::of('days', $days, Unit::Day, $crop->source($name), Message::of(Label::CatalogueDays, method: $planting->method)),
+                Input::of('spread', $crop->pattern->isStock() ? $crop->timing->spread : 0, Unit::Day, $crop->source('spread_days')),
+            ], Source::model(From::CatalogueDays));
         }
 
         return $workings;
     }
 
-    /** "tarp and shallow till, in spring; 2 days of it in hand for wet soil" */
-    private static function leadWords(Recipe $recipe, Planting $planting, Garden $garden): string
+    private static function leadLabel(Recipe $recipe, Planting $planting, Garden $garden): Message
     {
         $reserve = (new Leads($garden))->reserve($recipe, $planting->ground);
+        $season = BedSeason::on($planting->ground, $garden->place->latitude);
 
-        return \sprintf('lead of %s, %s%s', lcfirst($recipe->name), BedSeason::on($planting->ground, $garden->place->latitude)->words(), $reserve > 0 ? \sprintf('; %d days of it in hand for wet soil', $reserve) : '');
+        return $reserve > 0 ? Message::of(Label::LeadWithReserve, recipe: lcfirst($recipe->name), season: $season, reserve: $reserve) : Message::of(Label::LeadOf, recipe: lcfirst($recipe->name), season: $season);
     }
 
     private static function yield(Planting $planting, Crop $crop): Working
     {
-        return Working::of('Yield in all', floor($planting->perMetre * $planting->length()->metres() + 1e-9), $crop->produce->unit, 'metres x yield per metre, whole units', 'floor(metres * perMetre + 0.000000001)', [
-            Input::of('metres', 'length planted', $planting->length()->metres(), 'm', Source::garden('the planting')),
-            Input::of('perMetre', 'yield per metre of bed', $planting->perMetre, $crop->produce->unit, $crop->source('yield_per_m')),
+        $units = floor($planting->perMetre * $planting->length()->metres() + 1e-9);
+
+        return Working::goods(Sum::YieldInAll, $crop->produce->goods($units), 'floor(metres * perMetre + 0.000000001)', [
+            Input::of('metres', $planting->length()->metres(), Unit::Metre, Source::garden(From::ThePlanting)),
+            Input::goods('perMetre', $crop->produce->ofAMetre($planting->perMetre), $crop->source('yield_per_m')),
         ], Source::practice());
     }
 }

@@ -83,7 +83,7 @@ final class RulesController extends Page
             'ways' => array_column(array_map(static fn (ReserveWay $c): array => [$c->value, $c->words()], ReserveWay::cases()), 1, 0),
             'paths' => array_column(array_map(static fn (Paths $c): array => [$c->value, $c->words()], Paths::cases()), 1, 0),
             'keepings' => array_column(array_map(static fn (Keeping $c): array => [$c->value, $c->words()], Keeping::cases()), 1, 0),
-            'methods' => ['' => 'whichever costs less', ...array_column(array_map(static fn (Method $c): array => [$c->value, $c->words()], Method::cases()), 1, 0)],
+            'methods' => ['' => 'whichever costs less', ...array_column(array_map(fn (Method $c): array => [$c->value, $this->sayer->word($c)], Method::cases()), 1, 0)],
             'weights' => Weights::NAMES,
             'whys' => Weights::WHY,
         ], 'rules', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);

@@ -9,7 +9,6 @@ use App\Change\PlantingChanges;
 use App\Change\Replacement;
 use App\Log\Meanwhile;
 use App\Shared\Entry;
-use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Station\DropFolder;
@@ -63,7 +62,7 @@ final class BedsAheadController extends Page
             'late' => $late,
             'worth' => array_map(fn (LateBed $l): ?DryRun => null === $l->later ? null : DryRun::of($this->planner, $this->book, $garden, [$l->planting], [$l->later]), \array_slice($late, 0, self::SHOWN)),
             'shown' => self::SHOWN,
-            'places' => array_filter(array_combine(array_map(static fn (PlaceType $p): string => $p->words(), PlaceType::cases()), array_map(static fn (PlaceType $p): array => $garden->metresOf($p) > 0 ? self::bars(BedsAhead::of($garden, $p), $garden->metresOf($p)) : [], PlaceType::cases()))),
+            'places' => array_filter(array_combine(array_map($this->sayer->word(...), PlaceType::cases()), array_map(static fn (PlaceType $p): array => $garden->metresOf($p) > 0 ? self::bars(BedsAhead::of($garden, $p), $garden->metresOf($p)) : [], PlaceType::cases()))),
             'kit' => self::kit($garden, KitNeed::byWeek($garden, $this->recipes, new CareCalendar($garden, $this->book, $this->care->load()))),
             'entry' => $entry,
             'missed' => $entry->isBegun() && $entry->isGood() ? RainQuestion::of($garden, $this->recipes, $rain, $days) : null,
@@ -90,7 +89,7 @@ final class BedsAheadController extends Page
                 throw Meanwhile::notPossible('It is no longer late, or this no longer works; look again.');
             });
         } catch (Meanwhile $meanwhile) {
-            $this->addFlash('trouble', $meanwhile->getMessage());
+            $this->addFlash('trouble', $this->sayer->why($meanwhile));
 
             return $this->seeOther('ahead', ['garden' => $visit->gardenId]);
         }
@@ -105,7 +104,7 @@ final class BedsAheadController extends Page
         return match ($how) {
             'quicker' => \sprintf('%s: bed made ready by %s', $name, lcfirst($late->by->name ?? '')),
             'elsewhere' => \sprintf('%s, for bed %s is late', $name, $late->planting->pieces[0]->bed),
-            default => \sprintf('%s: into the ground on %s', $name, Expected::day($mend->ground)),
+            default => \sprintf('%s: into the ground on %s', $name, $this->sayer->shortDay($mend->ground)),
         };
     }
 

@@ -41,7 +41,7 @@ final class RecipeForm
         }
         usort($steps, static fn (Step $a, Step $b): int => $b->leadDays <=> $a->leadDays);
 
-        return new Recipe($key, $name, $hatch, '1' === $entry->raw('compost'), $steps, Source::garden('own recipe'));
+        return new Recipe($key, $name, $hatch, '1' === $entry->raw('compost'), $steps, Source::garden());
     }
 
     /** @return array<string, string> fields of the form, filled with a recipe */

@@ -37,7 +37,7 @@ final class RecipesController extends Page
     {
         $garden = $this->snapshot->of($visit->gardenId);
 
-        return $this->page($request, 'preparation/recipes.html.twig', ['visit' => $visit, 'garden' => $garden, 'recipes' => $this->recipes->all(), 'own' => array_flip(array_map(static fn (Recipe $r): string => $r->key, $garden->recipes)), 'used' => array_count_values(array_map(static fn (Planting $p): string => $p->recipe, $garden->plantings))], 'recipes');
+        return $this->page($request, 'preparation/recipes.html.twig', ['visit' => $visit, 'garden' => $garden, 'recipes' => $this->recipes->all(), 'own' => array_flip(array_map(static fn (Recipe $r): string => $r->key, $garden->recipes)), 'used' => array_count_values(array_map(static fn (Planting $p): string => $p->recipe, $garden->plantings->all()))], 'recipes');
     }
 
     #[Route('/g/{garden}/recipes/{recipe}', name: 'recipe', methods: ['GET'])]
@@ -92,7 +92,7 @@ final class RecipesController extends Page
     /** Who still needs it, in words; empty: nobody. */
     private function use(Garden $garden, string $recipe): string
     {
-        $plantings = array_filter($garden->plantings, static fn (Planting $p): bool => $p->recipe === $recipe);
+        $plantings = array_filter($garden->plantings->all(), static fn (Planting $p): bool => $p->recipe === $recipe);
         $crops = array_values(array_filter($this->crops->entries(), static fn (Crop $c): bool => $c->recipe === $recipe));
 
         return match (true) {

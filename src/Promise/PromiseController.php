@@ -49,7 +49,7 @@ final class PromiseController extends Page
         try {
             $changed = $this->store($visit, $log, $entry, $outlet, $from, $read);
         } catch (Meanwhile $meanwhile) {
-            return $this->show($request, $visit, $snapshot->of($visit->gardenId), $outlet, $from, ['typed' => $typed, 'prices' => $prices, 'faults' => $entry->faults(), 'problem' => $meanwhile->getMessage()], Response::HTTP_CONFLICT);
+            return $this->show($request, $visit, $snapshot->of($visit->gardenId), $outlet, $from, ['typed' => $typed, 'prices' => $prices, 'faults' => $entry->faults(), 'problem' => $this->sayer->why($meanwhile)], Response::HTTP_CONFLICT);
         }
         $next = $this->generateUrl('promises', ['garden' => $visit->gardenId, 'outlet' => $outlet->key, 'from' => $from->iso()]);
         if (0 === $changed) {

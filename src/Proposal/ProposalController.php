@@ -77,7 +77,7 @@ final class ProposalController extends Page
                 return new Replacement($old, self::underFreeNames($now, $old, $new), \sprintf('Proposal taken%s, drawn up for %s: %s', [] === $rest ? '' : ' in part', $open->scope, OpenProposal::words($some)));
             });
         } catch (Meanwhile $meanwhile) {
-            return $this->show($request, $visit, $garden, $open, $snapshot, $book, $recipes, $chosen, [], $meanwhile->getMessage());
+            return $this->show($request, $visit, $garden, $open, $snapshot, $book, $recipes, $chosen, [], $this->sayer->why($meanwhile));
         }
 
         return $this->kept($visit, $kept->words.'.', $this->generateUrl([] === $rest ? 'plan' : 'proposal', ['garden' => $visit->gardenId]));
@@ -102,7 +102,7 @@ final class ProposalController extends Page
      */
     private static function underFreeNames(Garden $garden, array $old, array $new): array
     {
-        $taken = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $garden->plantings), true);
+        $taken = $garden->plantings->byKey();
         $own = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $old), true);
         $named = [];
         foreach ($new as $planting) {
@@ -138,7 +138,7 @@ final class ProposalController extends Page
             'companions' => array_fill_keys($companions, true),
             'problem' => $problem,
             'figures' => self::figures($garden, $open, $this->planner, $book, $recipes),
-            'standing' => array_filter($garden->plantings, static fn (Planting $p): bool => isset($open->kept[$p->key]) && !$p->isOver($garden->today)),
+            'standing' => array_filter($garden->plantings->all(), static fn (Planting $p): bool => isset($open->kept[$p->key]) && !$p->isOver($garden->today)),
         ], 'proposal', '' === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
@@ -147,7 +147,7 @@ final class ProposalController extends Page
     {
         [$old, $new] = OpenProposal::plantings($open->some($open->takeable()));
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $old));
-        $then = $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !isset($gone[$p->key]))), ...$new]);
+        $then = $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])), ...$new]);
 
         return ['now' => PlanFigures::of($garden, $planner, $book, $recipes), 'then' => PlanFigures::of($then, $planner, $book, $recipes)];
     }

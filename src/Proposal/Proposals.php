@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Proposal;
 
 use App\Change\PlantingMark;
+use App\Codec\PlantingCodec;
 use App\Codec\PlantingReader;
-use App\File\GardenWriter;
-use App\Shared\Doctrine\GardenRow;
+use App\Rows\GardenRow;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\Garden;
@@ -38,7 +38,7 @@ final readonly class Proposals
             $this->drop($gardenId);
             if ([] !== $open) {
                 $this->connection->insert('proposal', ['id' => GardenRow::newId(), 'garden_id' => $gardenId, 'drawn_at' => $this->today->now()->getTimestamp(), 'drawn_by' => $accountId, 'scope' => $scope,
-                    'changes' => self::json(['now' => $now->keptShare(), 'then' => $drawn->keptShare(), 'kept' => $kept, 'open' => array_map(self::values(...), $open)])]);
+                    'changes' => self::json(['codec' => PlantingCodec::VERSION, 'now' => $now->keptShare(), 'then' => $drawn->keptShare(), 'kept' => $kept, 'open' => array_map(self::values(...), $open)])]);
             }
         });
     }
@@ -81,7 +81,7 @@ final readonly class Proposals
     /** @return array<string, mixed> */
     private static function values(ProposedChange $change): array
     {
-        return ['id' => $change->id, 'why' => $change->why, 'old' => null === $change->old ? null : GardenWriter::planting($change->old), 'new' => null === $change->new ? null : GardenWriter::planting($change->new)];
+        return ['id' => $change->id, 'why' => $change->why, 'old' => null === $change->old ? null : PlantingCodec::values($change->old), 'new' => null === $change->new ? null : PlantingCodec::values($change->new)];
     }
 
     /** @param array<mixed> $values */

@@ -50,9 +50,9 @@ final class NoteController extends Page
 
                 return $this->kept($visit, $replacement->words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $replacement->new[0]->pieces[0]->bed]));
             } catch (CannotBeDone $not) {
-                $entry->fault($not->field, $not->getMessage());
+                $entry->fault($not->field, $not->said());
             } catch (Meanwhile $meanwhile) {
-                $problem = $meanwhile->getMessage();
+                $problem = $this->sayer->why($meanwhile);
             }
         }
 

@@ -6,7 +6,7 @@ namespace App\Record;
 
 use App\Change\Replacement;
 use App\Shared\Entry;
-use App\Shared\Expected;
+use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
@@ -28,7 +28,7 @@ final readonly class NoteForm
     private FieldWork $work;
     private MakeWay $way;
 
-    public function __construct(private CropBook $book, RecipeBook $recipes)
+    public function __construct(private CropBook $book, RecipeBook $recipes, private Sayer $sayer)
     {
         $this->work = new FieldWork($book, new ByHand($book, $recipes));
         $this->way = new MakeWay($book, $recipes);
@@ -55,10 +55,10 @@ final readonly class NoteForm
     {
         $after = $this->work->after($garden, $planting, $note, $entry->raw('bed'), 'dropped' !== $entry->raw('rest'));
 
-        $words = $this->words($garden, $planting, $note, $after);
-        $then = $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key !== $planting->key)), ...$after]);
+        $words = $this->words($planting, $note, $after);
+        $then = $garden->with([...$garden->plantings->without($planting->key), ...$after]);
         [$after[0], $later] = $this->way->for($then, $after[0]);
-        $old = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => isset($later[$p->key])));
+        $old = $garden->plantings->where(static fn (Planting $p): bool => isset($later[$p->key]))->all();
 
         return new Replacement([$planting, ...$old], [...$after, ...array_values($later)], $words.match (\count($later)) {
             0 => '', 1 => '; the planting after it comes later', default => \sprintf('; %d plantings after it come later', \count($later)),
@@ -66,22 +66,21 @@ final readonly class NoteForm
     }
 
     /** @param non-empty-list<Planting> $after */
-    private function words(Garden $garden, Planting $planting, FieldNote $note, array $after): string
+    private function words(Planting $planting, FieldNote $note, array $after): string
     {
-        $units = $garden->settings->units;
         $produce = $this->book->grown($planting->item, $planting->variety)->produce;
         $how = array_filter([
-            null === $note->length ? '' : $units->long($after[0]->length()).' of '.$units->long($planting->length()),
-            null === $note->units ? '' : $produce->amount($note->units),
+            null === $note->length ? '' : $this->sayer->long($after[0]->length()).' of '.$this->sayer->long($planting->length()),
+            null === $note->units ? '' : $this->sayer->goods($produce->goods($note->units)),
             null === $note->share ? '' : match ($note->what) {
                 Happening::Picked => self::SHARES[Units::number($note->share, 2)].' left',
                 Happening::Lost => self::SHARES[Units::number($note->share, 2)].' lost',
                 default => self::SHARES[Units::number($note->share, 2)],
             },
-            null === $note->sign ? '' : $note->sign->words(),
+            null === $note->sign ? '' : $this->sayer->word($note->sign),
             $note->words,
         ], static fn (string $part): bool => '' !== $part);
 
-        return \sprintf('%s on bed %s %s, %s%s', $this->book->grown($planting->item, $planting->variety)->name, $after[0]->pieces[0]->bed, $note->what->words(), Expected::day($note->day), [] === $how ? '' : ': '.implode(', ', $how));
+        return \sprintf('%s on bed %s %s, %s%s', $this->book->grown($planting->item, $planting->variety)->name, $after[0]->pieces[0]->bed, $this->sayer->word($note->what), $this->sayer->shortDay($note->day), [] === $how ? '' : ': '.implode(', ', $how));
     }
 }

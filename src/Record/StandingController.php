@@ -9,7 +9,6 @@ use App\Change\Replacement;
 use App\Garden\BedSeries;
 use App\Log\ChangeLog;
 use App\Shared\Entry;
-use App\Shared\Expected;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\PlantingKeeper;
@@ -21,6 +20,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\Reforecast;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Goods;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Paste\Column;
 use JollyFurrow\Paste\StandingRow;
@@ -112,7 +112,7 @@ final class StandingController extends Page
     private function show(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, Entry $entry, ?PastedList $list): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $standing = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->isOver($garden->today)));
+        $standing = $garden->plantings->where(static fn (Planting $p): bool => !$p->isOver($garden->today))->all();
         usort($standing, static fn (Planting $a, Planting $b): int => [$a->ready->number, $a->key] <=> [$b->ready->number, $b->key]);
         $market = MarketOutlook::of($garden, $book, self::WEEKS);
 
@@ -126,13 +126,13 @@ final class StandingController extends Page
             'free' => \array_slice(self::comingFree($garden), 0, self::SHOWN),
             'market' => $market,
             'moved' => Reforecast::of($garden, $book),
-            'totals' => array_map(static fn (Planting $p): string => $book->grown($p->item, $p->variety)->produce->amount(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
+            'totals' => array_map(static fn (Planting $p): Goods => $book->grown($p->item, $p->variety)->produce->goods(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
             'entry' => $entry,
             'list' => $list,
             'unknown' => $list?->unknownBeds($garden) ?? [],
             'usual_bed' => self::usualBed($garden),
             'column_choices' => Column::cases(),
-            'said' => array_map(static fn (?StandingRow $row): string => null === $row?->planting ? '' : Expected::dates($row->planting), $list->rows ?? []),
+            'said' => array_map(static fn (?StandingRow $row): ?Planting => $row?->planting, $list->rows ?? []),
         ], 'standing', $entry->isGood() && (null === $list || $list->isGood()) ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
-use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 
 /** One numbered entry of a garden's log: who, when, in words, and the rows before and after. */

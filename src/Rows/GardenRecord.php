@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use App\Codec\PlanRulesFile;
-use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
@@ -59,6 +58,9 @@ class GardenRecord extends GardenRow
     /** @var array<string, mixed> */
     #[ORM\Column(type: 'json')]
     private array $planRules;
+    /** Empty: as is usual with the units. */
+    #[ORM\Column(length: 12)]
+    private string $dateForm;
 
     public function __construct(
         string $gardenId,
@@ -107,5 +109,6 @@ class GardenRecord extends GardenRow
         $this->fertiliserNitrogen = $settings->fertiliserNitrogen;
         $this->kit = $settings->kit;
         $this->planRules = PlanRulesFile::values($settings->rules);
+        $this->dateForm = $settings->dateForm->value ?? '';
     }
 }

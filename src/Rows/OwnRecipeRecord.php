@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use App\Codec\RecipeReader;
-use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Recipe\Recipe;
 

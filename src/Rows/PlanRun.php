@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
-use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 
 /** One drawing-up of a plan: how far it is, whether to stop, what came of it. Not part of the log. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
-use App\Shared\Doctrine\GardenRow;
+use App\Codec\MessageCodec;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
@@ -42,7 +42,7 @@ class PlantingRecord extends GardenRow
     private string $standing;
     #[ORM\Column]
     private bool $locked;
-    /** @var list<string> */
+    /** @var list<array<string, mixed>|string> */
     #[ORM\Column(type: 'json')]
     private array $remarks;
     #[ORM\Column]
@@ -80,7 +80,7 @@ class PlantingRecord extends GardenRow
         $this->perMetre = $planting->perMetre;
         $this->standing = $planting->standing->value;
         $this->locked = $planting->locked;
-        $this->remarks = $planting->remarks;
+        $this->remarks = array_map(MessageCodec::values(...), $planting->remarks);
         $this->stand = $planting->stand;
         $this->leftShare = $planting->left?->share;
         $this->leftSince = $planting->left?->since;

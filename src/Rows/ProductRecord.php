@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
-use App\Shared\Doctrine\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Promise\Product;

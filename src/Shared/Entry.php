@@ -9,6 +9,8 @@ use JollyFurrow\Exception\Quote;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\LengthUnit;
 use JollyFurrow\Measure\Money;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 
@@ -18,7 +20,7 @@ use JollyFurrow\Time\MonthDay;
  */
 final class Entry
 {
-    /** @var array<string, string> */
+    /** @var array<string, string|Message> */
     private array $faults = [];
 
     /** @param array<mixed> $typed */
@@ -67,7 +69,7 @@ final class Entry
         return \is_array($rows) ? array_map(static fn (mixed $row): array => \is_array($row) ? array_values(array_map(static fn (mixed $cell): string => \is_scalar($cell) ? trim(mb_scrub((string) $cell)) : '', $row)) : [], array_values($rows)) : [];
     }
 
-    public function fault(string $field, string $message): void
+    public function fault(string $field, string|Message $message): void
     {
         $this->faults[$field] ??= $message;
     }
@@ -77,7 +79,7 @@ final class Entry
         return [] === $this->faults;
     }
 
-    /** @return array<string, string> message by field */
+    /** @return array<string, string|Message> by field */
     public function faults(): array
     {
         return $this->faults;
@@ -184,7 +186,7 @@ final class Entry
         try {
             return $parse($this->raw($field));
         } catch (BadInput $bad) {
-            $this->fault($field, $bad->getMessage());
+            $this->fault($field, $bad instanceof Refusal ? $bad->said() : $bad->getMessage());
 
             return null;
         }

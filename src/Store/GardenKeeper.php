@@ -8,6 +8,7 @@ use App\Log\ChangeLog;
 use App\Rows\BedRecord;
 use App\Rows\BlockRecord;
 use App\Rows\GardenRecord;
+use App\Rows\GardenRow;
 use App\Rows\Member;
 use App\Rows\OutletRecord;
 use App\Rows\OwnRecipeRecord;
@@ -17,7 +18,6 @@ use App\Rows\PastCropRecord;
 use App\Rows\ProductRecord;
 use App\Rows\PromiseRecord;
 use App\Rows\ProtectionRecord;
-use App\Shared\Doctrine\GardenRow;
 use App\Shared\Role;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
@@ -39,7 +39,7 @@ final readonly class GardenKeeper
             $this->entities->persist(new Member($id, $ownerId, Role::Owner));
             $beds = $this->beds($id, $garden);
             $this->promises($id, $garden);
-            $this->plantings->replace($id, [], $garden->plantings, $beds);
+            $this->plantings->replace($id, [], $garden->plantings->all(), $beds);
             $this->plantings->note($id, $garden->notes);
             if (null !== $garden->climate) {
                 $this->climate->keep($id, $garden->climate);

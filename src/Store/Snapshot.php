@@ -8,6 +8,7 @@ use App\Books\GardenRecipes;
 use App\Books\OwnValues;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
+use App\Codec\PlantingCodec;
 use App\Codec\TemperFile;
 use App\Shared\Faults;
 use App\Shared\Row;
@@ -21,7 +22,7 @@ use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
-use JollyFurrow\Crop\Method;
+use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
@@ -35,9 +36,7 @@ use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
-use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
@@ -72,7 +71,7 @@ final readonly class Snapshot
     {
         $key = array_search($id, $this->plantingIds($gardenId), true);
 
-        return array_values(array_filter($garden->plantings, static fn (Planting $p): bool => $p->key === $key))[0] ?? null;
+        return false === $key ? null : $garden->plantings->get($key);
     }
 
     /** @return array<string, string> planting key => id */
@@ -112,7 +111,7 @@ final readonly class Snapshot
         $rent = $row->numbers('rent');
         $rotation = array_map(intval(...), $row->numbers('rotation'));
 
-        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'), array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules', new Faults())));
+        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'), array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules', new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')));
     }
 
     /** @return list<Bed> */
@@ -171,7 +170,7 @@ final readonly class Snapshot
             $pieces[$row->text('planting_id')][] = self::stretch($row);
         }
 
-        return array_map(static fn (Row $r): Planting => new Planting($r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')), $r->text('recipe'), $r->day('sow'), $r->day('ground'), $r->day('bed_start'), $r->day('ready'), $r->day('clear'), $r->float('per_metre'), $pieces[$r->text('id')] ?? [], Standing::from($r->text('standing')), 0 !== $r->int('locked'), array_values(array_filter($r->json('remarks'), is_string(...))), $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'), $r->day('left_since')), $r->text('variety')), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
+        return array_map(static fn (Row $r): Planting => PlantingCodec::fromRow($r, $pieces[$r->text('id')] ?? []), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
     }
 
     /** @return list<FieldNote> */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use App\Shared\Expected;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Plan\Expected;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
 

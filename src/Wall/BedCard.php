@@ -19,17 +19,14 @@ final class BedCard
 {
     private const WIDTH = 600;
 
-    /** @return array{now: list<array<string, mixed>>, next: list<array<string, mixed>>, gone: list<array<string, mixed>>, keys: array<string, true>, scale: list<array{x: float, label: string}>} */
+    /** @return array{now: list<array<string, mixed>>, next: list<array<string, mixed>>, gone: list<array<string, mixed>>, keys: array<string, true>, scale: list<array{x: float, along: Length}>} */
     public static function all(Garden $garden, Bed $bed, CropBook $book, RecipeBook $recipes): array
     {
         $cards = ['now' => [], 'next' => [], 'gone' => [], 'keys' => [], 'scale' => self::scale($garden, $bed)];
-        $plantings = $garden->plantings;
+        $plantings = $garden->plantings->on($bed->name)->all();
         usort($plantings, static fn (Planting $a, Planting $b): int => [$a->bedStart->number, $a->key] <=> [$b->bedStart->number, $b->key]);
         foreach ($plantings as $planting) {
             $here = array_values(array_filter($planting->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name));
-            if ([] === $here) {
-                continue;
-            }
             $cards['keys'][$planting->key] = true;
             $when = $planting->isOver($garden->today) && !FieldWork::possible($planting) ? 'gone' : ($garden->today->isBefore($planting->bedStart) ? 'next' : 'now');
             $cards[$when][] = [
@@ -46,9 +43,9 @@ final class BedCard
         return $cards;
     }
 
-    /** @return list<array{x: float, label: string}> a mark at every quarter of the bed */
+    /** @return list<array{x: float, along: Length}> a mark at every quarter of the bed */
     private static function scale(Garden $garden, Bed $bed): array
     {
-        return array_map(static fn (int $quarter): array => ['x' => self::WIDTH * $quarter / 4, 'label' => $garden->settings->units->long(Length::fromMillimetres(intdiv($bed->length->millimetres * $quarter, 4)))], range(0, 4));
+        return array_map(static fn (int $quarter): array => ['x' => self::WIDTH * $quarter / 4, 'along' => Length::fromMillimetres(intdiv($bed->length->millimetres * $quarter, 4))], range(0, 4));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
+use App\Wording\MonthTick;
+use App\Wording\TimeAxis;
 use JollyFurrow\Time\Day;
 
 /** Time across: pixels by day number, from the first day shown. */
@@ -23,6 +25,12 @@ final readonly class Scale
     public function x(int $day): float
     {
         return round(max(0.0, min($this->width(), ($day - $this->first) * self::WEEK / 7)), 1);
+    }
+
+    /** @return list<MonthTick> */
+    public function months(): array
+    {
+        return (new TimeAxis($this->first, 7 * $this->weeks, $this->width()))->months();
     }
 
     public function width(): float

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
-use App\Shared\Expected;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
@@ -44,7 +43,9 @@ final readonly class Strip
         public float $labelX,
         public float $labelY,
         public bool $flag,
-        public string $words,
+        public Planting $planting,
+        public Crop $crop,
+        public string $bed,
         public int $first,
         public float $height,
         public array $frame,
@@ -87,7 +88,9 @@ final readonly class Strip
             round(max($x['ground'], 0) + 3, 1),
             round($base - 1.6, 1),
             $flag,
-            \sprintf('%s, bed %s, %s: %s', $crop->name, $piece->bed, $planting->standing->words(), Expected::dates($planting)),
+            $planting,
+            $crop,
+            $piece->bed,
             $planting->bedStart->number,
             $height,
             ['x' => $x['start'], 'y' => $top, 'w' => round(max(4.0, $x['clear'] - $x['start']), 1), 'h' => $height],

@@ -7,10 +7,10 @@ namespace App\Wall;
 use JollyFurrow\Beds\FreeMetres;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Week;
 
 /** What stands below the beds: supply against promise of one product, and the free bed metres, week by week. */
 final readonly class SupplyStrip
@@ -83,7 +83,7 @@ final readonly class SupplyStrip
      * Weeks in which less than a tenth of the beds of a kind is free, as a ribbon over the beds; black ends of it where
      * not even a quarter bed is.
      *
-     * @return list<array{place: string, y: float, runs: list<array{x: float, w: float, words: string, full: bool}>}>
+     * @return list<array{place: PlaceType, y: float, runs: list<array{x: float, w: float, week: Week, free: float, of: float, full: bool}>}>
      */
     public function tight(Garden $garden, Scale $scale): array
     {
@@ -93,11 +93,11 @@ final readonly class SupplyStrip
             $runs = [];
             foreach ($all > 0.0 ? FreeMetres::byWeek($garden, $place, $scale->first, $scale->weeks) : [] as $monday => $free) {
                 if ($free < self::TIGHT * $all) {
-                    $runs[] = ['x' => round($scale->x($monday) + 0.5, 1), 'w' => Scale::WEEK - 1, 'words' => \sprintf('%s, %s: %s free of %s', ucfirst($place->words()), Day::of($monday)->week()->label(), $garden->settings->units->long(Length::fromMetres(round($free))), $garden->settings->units->long(Length::fromMetres($all))), 'full' => $free < self::FULL * $all];
+                    $runs[] = ['x' => round($scale->x($monday) + 0.5, 1), 'w' => Scale::WEEK - 1, 'week' => Day::of($monday)->week(), 'free' => $free, 'of' => $all, 'full' => $free < self::FULL * $all];
                 }
             }
             if ([] !== $runs) {
-                $ribbons[] = ['place' => $place->value, 'y' => 2.0 + 8 * \count($ribbons), 'runs' => $runs];
+                $ribbons[] = ['place' => $place, 'y' => 2.0 + 8 * \count($ribbons), 'runs' => $runs];
             }
         }
 

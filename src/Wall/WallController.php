@@ -33,7 +33,7 @@ final class WallController extends Page
         $scale = Scale::from($season->first, self::WEEKS);
         $block = \in_array($request->query->getString('block'), $garden->blocks, true) ? $request->query->getString('block') : '';
         $shorts = $short->of($garden, $stand->plan);
-        $product = $this->product($request, $garden, $shorts[0]['product'] ?? null);
+        $product = $this->product($request, $garden, ($shorts[0] ?? null)?->product);
         $place = PlaceType::tryFrom($request->query->getString('place')) ?? PlaceType::Field;
         $weeks = null === $product ? [] : $supply->weeks($garden, $stand->plan, $product);
 
@@ -55,7 +55,7 @@ final class WallController extends Page
             'free' => $supply->free($garden, $place, $scale),
             'tight' => $supply->tight($garden, $scale),
             'short' => $shorts,
-            'kept' => number_format(100 * $stand->plan->keptShare(), 1),
+            'kept' => $stand->plan->keptShare(),
             'query' => array_filter(['season' => $request->query->getString('season'), 'block' => $block, 'product' => $product?->key, 'place' => PlaceType::Field === $place ? '' : $place->value]),
         ], 'wall');
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
-use App\Shared\Expected;
 use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Plan\Expected;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
@@ -84,21 +84,15 @@ final readonly class WallDrawing
     /** @return array<string, mixed> months, weeks, light and frost above the beds */
     public function axis(Garden $garden, Scale $scale): array
     {
-        $months = [];
         $weeks = [];
         for ($day = Day::of($scale->first); $day->number < $scale->end(); $day = $day->plus(7)) {
             $week = $day->week();
             $weeks[] = ['x' => $scale->x($day->number), 'label' => 0 === $week->number % 2 ? (string) $week->number : ''];
         }
-        for ($day = Day::of($scale->first); $day->number < $scale->end(); $day = $day->plus(1)) {
-            if (1 === $day->dayOfMonth()) {
-                $months[] = ['x' => $scale->x($day->number), 'label' => date('M', (int) mktime(0, 0, 0, $day->month(), 1, 2001)).(1 === $day->month() ? ' '.$day->year() : '')];
-            }
-        }
 
         return [
             'height' => self::AXIS_HEIGHT,
-            'months' => $months,
+            'months' => $scale->months(),
             'weeks' => $weeks,
             'light' => $this->light($garden, $scale),
             'ten' => self::lightY(10.0),

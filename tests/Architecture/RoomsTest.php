@@ -11,15 +11,15 @@ use PHPUnit\Framework\TestCase;
 final class RoomsTest extends TestCase
 {
     private const CORE = [
-        'Exception', 'Measure', 'Time', 'Working', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Garden',
+        'Exception', 'Measure', 'Time', 'Message', 'Working', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Garden',
         'Season', 'Need', 'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work', 'Paste', 'Check',
     ];
     private const SRC = [
-        'Shared', 'Codec', 'Rows', 'Log', 'Account', 'Books', 'Store', 'File', 'Change',
+        'Wording', 'Shared', 'Codec', 'Rows', 'Log', 'Account', 'Books', 'Store', 'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Work', 'TakeBack', 'Demo',
     ];
     /** A room of more files than this wants dividing. */
-    private const MOST_FILES = 20;
+    private const MOST_FILES = 22;
 
     /** @return iterable<string, array{string, string, list<string>}> */
     public static function trees(): iterable

@@ -6,6 +6,8 @@ namespace App\Climate\Command;
 
 use App\Books\GardenBooks;
 use App\File\GardenFileArgument;
+use App\Wording\Formatter;
+use App\Wording\Sayer;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
@@ -26,7 +28,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand(name: 'ready', description: 'Prints when a sowing is ready, or the latest sowing that is ready on a day, as JSON. Exit code 0: done; 1: never ready, or no sowing makes that day; 2: bad input.')]
 final class ReadyCommand extends Command
 {
-    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly Sayer $sayer)
     {
         parent::__construct();
     }
@@ -76,7 +78,7 @@ final class ReadyCommand extends Command
         }
         $ripening = $garden->climate->timing($garden->place->latitude, $day)->of($crop, $cover);
         $ripe = '' !== $option('sow') ? $ripening->forward($day->number, $method) : $ripening->latestFor($day->number, $method);
-        $warnings = self::warnings($garden, $crop, $cover, $ripe, '' !== $option('ready') ? $day : null);
+        $warnings = $this->warnings($garden, $crop, $cover, $ripe, '' !== $option('ready') ? $day : null);
         $iso = static fn (?int $n): ?string => null === $n ? null : Day::of($n)->iso();
         $output->writeln(json_encode(['crop' => $crop->key, 'variety' => $crop->variety, 'method' => $method->value, 'cover' => $cover->value, 'sow' => $iso($ripe?->sow), 'emergence' => $iso($ripe?->emerges), 'transplant' => Method::Transplanted === $method ? $iso($ripe?->ground) : null, 'ready' => $iso($ripe?->ready), 'last_good' => $iso($ripe?->lastGood), 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
 
@@ -94,7 +96,7 @@ final class ReadyCommand extends Command
     }
 
     /** @return list<string> */
-    private static function warnings(Garden $garden, Crop $crop, Cover $cover, ?Ripeness $ripe, ?Day $wanted): array
+    private function warnings(Garden $garden, Crop $crop, Cover $cover, ?Ripeness $ripe, ?Day $wanted): array
     {
         if (null === $ripe) {
             return [null === $wanted ? 'It does not come up, or is not ready within two years.' : 'No sowing of the two years before is ready by this day.'];
@@ -107,6 +109,8 @@ final class ReadyCommand extends Command
             $warnings[] = 'It does not hold until the wanted day.';
         }
 
-        return [...$warnings, ...FrostWarning::of($garden, $crop, $cover, $ripe)];
+        $this->sayer->speakFor(Formatter::forMachines($garden->settings->currency));
+
+        return [...$warnings, ...array_map($this->sayer->text(...), FrostWarning::of($garden, $crop, $cover, $ripe))];
     }
 }

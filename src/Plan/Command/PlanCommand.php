@@ -7,6 +7,8 @@ namespace App\Plan\Command;
 use App\Books\GardenBooks;
 use App\File\GardenFileArgument;
 use App\Plan\PlanJson;
+use App\Wording\Formatter;
+use App\Wording\Sayer;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Why\Contradictions;
@@ -22,7 +24,7 @@ final class PlanCommand extends Command
     public const SHORT = 1;
     public const BAD_INPUT = 2;
 
-    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes, private readonly Sayer $sayer)
     {
         parent::__construct();
     }
@@ -40,10 +42,13 @@ final class PlanCommand extends Command
         }
         $book = $this->books->with($garden->own);
         $recipes = $this->recipes->with($garden->recipes);
+        $this->sayer->speakFor(Formatter::forMachines($garden->settings->currency));
         $planner = new Planner($book, $recipes);
         $plan = $planner->draw($garden);
-        $output->writeln(json_encode((new PlanJson($book, $recipes))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
-        array_map(fn (string $words) => $this->file->complain($output, $words), Contradictions::of($garden, $book));
+        $output->writeln(json_encode((new PlanJson($book, $recipes, $this->sayer))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        foreach (Contradictions::of($garden, $book) as $contradiction) {
+            $this->file->complain($output, $this->sayer->text($contradiction));
+        }
         $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
 
         return [] === $plan->shortages ? self::DONE : self::SHORT;

@@ -45,12 +45,12 @@ final class BedsCommand extends Command
             return Command::INVALID;
         }
         $leads = new Leads($garden);
-        $ahead = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->ground->isBefore($garden->today)));
+        $ahead = $garden->plantings->where(static fn (Planting $p): bool => !$p->ground->isBefore($garden->today))->all();
         $book = $this->books->with($garden->own);
         $recipes = $this->recipes->with($garden->recipes);
         $late = LateBed::all($garden, $book, $recipes);
         $care = new CareCalendar($garden, $book, $this->care->load());
-        $standing = array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !$p->isOver($garden->today)));
+        $standing = $garden->plantings->where(static fn (Planting $p): bool => !$p->isOver($garden->today))->all();
         $kit = $this->kit($garden, $recipes, $care);
         $output->writeln(json_encode([
             'garden' => $garden->name,

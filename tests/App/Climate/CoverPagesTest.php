@@ -115,6 +115,6 @@ final class CoverPagesTest extends AppCase
 
     private function planting(): Planting
     {
-        return array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => '2026-08-15' === $p->sow->iso() && 'lettuce-leaf' === $p->item))[0];
+        return array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => '2026-08-15' === $p->sow->iso() && 'lettuce-leaf' === $p->item))[0];
     }
 }

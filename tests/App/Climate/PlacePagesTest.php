@@ -135,17 +135,17 @@ final class PlacePagesTest extends AppCase
     public function testASignSeenAndAStandCountedFromTheBed(): void
     {
         $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'sown'], 'cell' => [['A1', 'radish', '10 Feb']]]);
-        $planting = array_values(array_filter($this->snapshot()->plantings, static fn ($p): bool => 'radish' === $p->item))[0];
+        $planting = array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item))[0];
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planting->key];
         $this->browser->request('GET', $this->path('/planting/'.$id.'/stand?count=40'));
         self::assertStringContainsString('23 % of the stand', $this->text());
         $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'seen', 'sign' => 'fit', 'day' => '2026-03-02', 'seen' => PlantingMark::of($planting)]);
         self::assertResponseRedirects($this->path('/bed/A1'));
-        $now = array_values(array_filter($this->snapshot()->plantings, static fn ($p): bool => 'radish' === $p->item))[0];
+        $now = array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item))[0];
         self::assertSame('2026-03-02', $now->ready->iso());
         self::assertSame('fit', $this->snapshot()->notes[0]->sign?->value);
         $this->post($this->path('/log/3/take-back'), []);
-        self::assertEquals($planting, array_values(array_filter($this->snapshot()->plantings, static fn ($p): bool => 'radish' === $p->item))[0]);
+        self::assertEquals($planting, array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item))[0]);
     }
 
     /** @param array<string, string> $more */

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Tests\Crop;
 
 use App\Crop\CropFacts;
+use App\Crop\Fact;
 use App\Tests\Support\AppCase;
+use App\Wording\Formatter;
+use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -30,8 +33,12 @@ final class CropPagesTest extends AppCase
     {
         $facts = $this->service(CropFacts::class)->of($this->service(CropBook::class)->get('lettuce-head'), $this->usGarden());
 
-        self::assertContains('11.8 in', array_column($facts['Spacing and stock'], 'value'));
-        self::assertContains('9 heads', array_column($facts['Harvest and sale'], 'value'));
+        $sayer = $this->service(Sayer::class);
+        $sayer->speakFor(Formatter::of($this->usGarden()->settings));
+        $shown = static fn (Fact $fact): string => strip_tags($sayer->show($fact->value));
+
+        self::assertContains('11.8 in', array_map($shown, $facts['Spacing and stock']));
+        self::assertContains('2.74 heads a foot', array_map($shown, $facts['Harvest and sale']));
     }
 
     public function testAGardenInUsUnitsShowsThemEverywhere(): void
@@ -86,7 +93,11 @@ final class CropPagesTest extends AppCase
         $g = $this->usGarden();
         $south = new Garden($g->name, $g->today, new Place('There', -40.0, 10, $g->place->lastFrost, $g->place->firstFrost), $g->settings, [], [], [], [], [], [], []);
 
-        self::assertContains('11-08 to 12-29', array_column($this->service(CropFacts::class)->of($this->service(CropBook::class)->get('corn'), $south)['Place and neighbours'], 'value'));
+        $sayer = $this->service(Sayer::class);
+        $sayer->speakFor(Formatter::of($south->settings));
+        $facts = $this->service(CropFacts::class)->of($this->service(CropBook::class)->get('corn'), $south)['Place and neighbours'];
+
+        self::assertContains('Nov 8 to Dec 29', array_map(static fn (Fact $fact): string => strip_tags($sayer->show($fact->value)), $facts));
     }
 
     private function usGarden(): Garden

@@ -76,8 +76,8 @@ final class DemoTest extends AppCase
 
         self::assertSame($begins, $moved->today->iso());
         self::assertSame($garden->promises[10]->day->weekday(), $moved->promises[10]->day->weekday());
-        self::assertSame(0, $moved->plantings[0]->sow->since($garden->plantings[0]->sow) % 7);
-        self::assertStringContainsString($moved->plantings[0]->sow->iso(), $moved->plantings[0]->key);
+        self::assertSame(0, $moved->plantings->all()[0]->sow->since($garden->plantings->all()[0]->sow) % 7);
+        self::assertStringContainsString($moved->plantings->all()[0]->sow->iso(), $moved->plantings->all()[0]->key);
     }
 
     public function testIsLoadedOnceWithItsPlanTheWorkDoneAndAnAccount(): void
@@ -91,7 +91,7 @@ final class DemoTest extends AppCase
         $loaded = $this->service(Snapshot::class)->of($id);
 
         self::assertGreaterThan(200, \count($loaded->plantings));
-        self::assertSame([], array_filter($loaded->plantings, static fn (Planting $p): bool => 'planned' !== $p->standing->value && $p->sow->number >= $loaded->today->number));
+        self::assertSame([], array_filter($loaded->plantings->all(), static fn (Planting $p): bool => 'planned' !== $p->standing->value && $p->sow->number >= $loaded->today->number));
         self::assertNotNull($this->service(Accounts::class)->find(DemoAccount::EMAIL));
     }
 

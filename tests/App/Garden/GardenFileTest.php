@@ -93,7 +93,7 @@ final class GardenFileTest extends AppCase
     public static function faults(): iterable
     {
         yield 'another format' => ['format', 'something', 'format', 'jolly-furrow-garden'];
-        yield 'a later version' => ['version', 7, 'version', 'whole number from 1 to 1'];
+        yield 'a later version' => ['version', 7, 'version', 'whole number from 1 to 2'];
         yield 'no name' => ['name', '', 'name', 'must be a text'];
         yield 'a day there is not' => ['today', '2026-02-30', 'today', 'does not exist in the calendar'];
         yield 'text for a number' => ['place.latitude', 'north', 'place.latitude', 'number from -66 to 66'];
@@ -117,7 +117,7 @@ final class GardenFileTest extends AppCase
         yield 'less than nothing' => ['promises.0.quantity', -1, 'promises[0].quantity', 'number from 0'];
         yield 'promised twice' => ['promises.1.day', '2026-06-03', 'promises[1].day', 'already'];
         yield 'ready before it is sown' => ['plantings.0.ready', '2025-01-01', 'plantings[0].ready', 'in order'];
-        yield 'a planting in the wrong place' => ['plantings.0.pieces.0.bed', 'T1', 'plantings[0].pieces[0].bed', 'planting is for open field'];
+        yield 'a planting in the wrong place' => ['plantings.0.pieces.0.bed', 'T1', 'plantings[0].pieces[0].bed', 'planting is for field'];
         yield 'eleven months' => ['climate', ['timed_by' => 'heat-and-light', 'months' => ['min_c' => array_fill(0, 11, 0.0), 'max_c' => array_fill(0, 11, 9.0), 'rain_mm' => array_fill(0, 11, 50.0)], 'readings' => []], 'climate.months', 'December has no values'];
         yield 'a record of a day' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [['2025-01-01', 1, 5, null]], 'readings' => []], 'climate.record', 'At least a whole year'];
         yield 'a reading upside down' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [], 'readings' => [['2025-01-01', 9, 5, null]]], 'climate.readings[0]', 'must be a day, a minimum and a maximum'];

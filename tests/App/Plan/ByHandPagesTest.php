@@ -37,11 +37,11 @@ final class ByHandPagesTest extends AppCase
             $this->change($do, $fields);
             self::assertResponseStatusCodeSame(303, $do);
         }
-        $radishes = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'radish' === $p->item));
+        $radishes = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'radish' === $p->item));
 
         self::assertSame([['2026-04-07', 4_000, false], ['2026-04-07', 6_000, true], ['2026-05-05', 4_000, true]], array_map(static fn (Planting $p): array => [$p->sow->iso(), $p->length()->millimetres, $p->locked], $radishes));
         $this->change('delete', []);
-        self::assertCount(2, array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'radish' === $p->item));
+        self::assertCount(2, array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'radish' === $p->item));
     }
 
     public function testWhatIsNotPossibleIsSaidAtTheFieldAndNothingKept(): void
@@ -95,7 +95,7 @@ final class ByHandPagesTest extends AppCase
     public function testANoteOfAPartSplitsThePlanting(): void
     {
         $this->note(['what' => 'finished', 'day' => '2026-03-01', 'length' => '18 m', 'words' => 'sold out early']);
-        $leeks = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'leek' === $p->item));
+        $leeks = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'leek' === $p->item));
 
         self::assertSame([[18_000, Standing::Cleared], [7_000, Standing::Growing]], array_map(static fn (Planting $p): array => [$p->length()->millimetres, $p->standing], $leeks));
     }
@@ -134,7 +134,7 @@ final class ByHandPagesTest extends AppCase
 
     private function planting(string $item): Planting
     {
-        return array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => $p->item === $item))[0];
+        return array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => $p->item === $item))[0];
     }
 
     private function id(string $item): string

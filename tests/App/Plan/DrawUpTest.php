@@ -21,7 +21,7 @@ final class DrawUpTest extends AppCase
         $drawn = $this->snapshot();
 
         self::assertGreaterThan(\count($before->plantings), \count($drawn->plantings));
-        self::assertContains('lettuce-head', array_map(static fn (Planting $p): string => $p->item, $drawn->plantings));
+        self::assertContains('lettuce-head', array_map(static fn (Planting $p): string => $p->item, $drawn->plantings->all()));
 
         $this->post($this->path('/log/2/take-back'), []);
         self::assertResponseRedirects($this->path('/log'));
@@ -133,11 +133,11 @@ final class DrawUpTest extends AppCase
     {
         $before = $this->snapshot();
         $this->post($this->path('/plan/one-more'), ['item' => 'radish', 'sow' => '2026-04-07', 'place' => 'field', 'method' => 'sown']);
-        $radish = $this->snapshot()->plantings[1];
+        $radish = $this->snapshot()->plantings->all()[1];
 
         self::assertSame(['radish@2026-04-07#1', true, 6250], [$radish->key, $radish->locked, $radish->length()->millimetres]);
         $this->drawUp();
-        self::assertContains('radish@2026-04-07#1', array_map(static fn (Planting $p): string => $p->key, $this->snapshot()->plantings));
+        self::assertContains('radish@2026-04-07#1', array_map(static fn (Planting $p): string => $p->key, $this->snapshot()->plantings->all()));
         $this->post($this->path('/log/3/take-back'), []);
         $this->post($this->path('/log/2/take-back'), []);
         self::assertEquals($before, $this->snapshot());

@@ -19,7 +19,7 @@ final class MendPagesTest extends AppCase
         $form = $page->filterXPath('//form[.//input[@name="way"]][1]')->form();
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
-        $new = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'lettuce-head' === $p->item));
+        $new = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'lettuce-head' === $p->item));
         self::assertSame([1, true], [\count($new), $new[0]->locked]);
 
         $this->browser->followRedirect();

@@ -8,6 +8,7 @@ use App\File\GardenReader;
 use App\File\GardenWriter;
 use App\Plan\PlanJson;
 use App\Tests\Support\SmallGarden;
+use App\Wording\Sayer;
 use JollyFurrow\Check\Fault;
 use JollyFurrow\Check\FaultKind;
 use JollyFurrow\Check\PlanChecker;
@@ -183,7 +184,7 @@ final class PlanCheckTest extends KernelTestCase
     private function files(Garden $garden): array
     {
         $planner = $this->service(Planner::class);
-        $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class)))->of($garden, $planner->draw($garden));
+        $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class), $this->service(Sayer::class)))->of($garden, $planner->draw($garden));
         /** @var array{array<string, mixed>, array<string, mixed>} $files */
         $files = [json_decode($this->service(GardenWriter::class)->write($garden), true), json_decode(json_encode($plan, \JSON_THROW_ON_ERROR), true)];
 

@@ -51,8 +51,8 @@ final class ProposalPagesTest extends AppCase
         $this->draw();
         $this->browser->request('GET', $this->path('/proposal'));
 
-        self::assertStringContainsString('It serves 22 heads on 2026-06-03', $this->text());
-        self::assertStringContainsString('setting up + length x (work and plants a metre + bed days x rent a week / 7)', $this->text());
+        self::assertStringContainsString('It serves 22 heads on 3 Jun 2026', $this->text());
+        self::assertStringContainsString('setting up + length × (work and plants of a length + bed days × rent of a length and week / 7)', $this->text());
         self::assertStringContainsString('It is in the ground.', $this->text());
     }
 
@@ -74,7 +74,7 @@ final class ProposalPagesTest extends AppCase
         $this->post($this->path('/proposal'), ['take' => [$goes[0]->id]]);
         self::assertResponseStatusCodeSame(422);
         $this->post($this->path('/proposal'), ['all' => '1']);
-        self::assertContains($planting->key, array_map(static fn (Planting $p): string => $p->key, $this->snapshot()->plantings));
+        self::assertContains($planting->key, array_map(static fn (Planting $p): string => $p->key, $this->snapshot()->plantings->all()));
     }
 
     public function testGroundTakenMeanwhileIsAskedAndNothingIsKeptByHalves(): void

@@ -7,6 +7,7 @@ namespace App\Tests\Plan;
 use App\File\GardenReader;
 use App\Plan\PlantingSheet;
 use App\Tests\Support\AppCase;
+use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
@@ -19,6 +20,7 @@ final class WorkingsTest extends AppCase
 {
     public function testEveryWorkingRecomputesToItsNumber(): void
     {
+        $sayer = $this->service(Sayer::class);
         $language = new ExpressionLanguage();
         foreach (['ceil', 'floor', 'round', 'min', 'max'] as $name) {
             $language->addFunction(ExpressionFunction::fromPhp($name));
@@ -28,7 +30,8 @@ final class WorkingsTest extends AppCase
             $inputs = [];
             foreach ($working->inputs as $input) {
                 $inputs[$input->name] = $input->value;
-                self::assertNotSame('', $input->source->words(), $key);
+                $named = $sayer->label($working, $input).$sayer->source($input->source).$sayer->title($working).$sayer->formula($working);
+                self::assertDoesNotMatchRegularExpression('/\b(sum|label|from|source-kind)\.[a-z]/', $named, $key.': a word is missing');
             }
             $again = $language->evaluate($working->expression, $inputs);
             self::assertIsNumeric($again);
@@ -50,7 +53,7 @@ final class WorkingsTest extends AppCase
             $all = [$sheet->spots, $sheet->seed->plants, $sheet->seed->cells, $sheet->seed->trays, $sheet->seed->seeds, $sheet->seed->grams, $sheet->compost->working, $sheet->fertiliser, $sheet->yield, ...$sheet->dates, ...$hours];
             self::assertCount(2, $sheet->dates, $planting->key);
             foreach (array_filter($all) as $working) {
-                yield $planting->key.': '.$working->title => $working;
+                yield $planting->key.': '.$working->sum->value => $working;
             }
         }
     }

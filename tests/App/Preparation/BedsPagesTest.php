@@ -46,7 +46,7 @@ final class BedsPagesTest extends AppCase
         $form = $page->selectButton('Plan it')->form();
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
-        $planted = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
+        $planted = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
         self::assertSame([1, true, 25_000], [\count($planted), $planted[0]->locked, $planted[0]->length()->millimetres]);
         $this->browser->submit($form);
         $this->browser->followRedirect();
@@ -78,7 +78,7 @@ final class BedsPagesTest extends AppCase
         $form = $page->filterXPath('//h2[contains(., "Green manures")]/following::form[1]')->form();
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
-        [$planted] = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
+        [$planted] = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
         self::assertSame([true, 25_000, $planted->clear->iso()], [$planted->locked, $planted->length()->millimetres, $planted->ready->iso()]);
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planted->key];
 
@@ -135,6 +135,6 @@ final class BedsPagesTest extends AppCase
 
     private function planting(string $key): Planting
     {
-        return array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => $p->key === $key))[0];
+        return array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => $p->key === $key))[0];
     }
 }

@@ -23,7 +23,7 @@ final class RecipePagesTest extends AppCase
         $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form();
         $this->browser->submit($form, ['recipe' => 'own-rill-mulch']);
         $this->post($this->path('/forward'), ['crop' => 'radish', 'where' => 'bed:A1', 'method' => '', 'every' => '14', 'size' => 'quarter', 'length' => '', 'from' => '2026-05-05', 'until' => '2026-05-05']);
-        $planted = array_values(array_filter($this->snapshot()->plantings, static fn ($p): bool => 'radish' === $p->item))[0];
+        $planted = array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item))[0];
         self::assertSame(['own-rill-mulch', 9], [$planted->recipe, $planted->ground->since($planted->bedStart)]);
         $this->browser->request('GET', $this->path('/wall'));
         self::assertResponseIsSuccessful();

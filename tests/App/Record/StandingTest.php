@@ -107,7 +107,7 @@ final class StandingTest extends AppCase
     /** @return list<string> */
     private function items(): array
     {
-        $items = array_map(static fn (Planting $p): string => $p->item, $this->snapshot()->plantings);
+        $items = array_map(static fn (Planting $p): string => $p->item, $this->snapshot()->plantings->all());
         sort($items);
 
         return $items;

@@ -7,6 +7,7 @@ namespace App\Tests\Shared;
 use App\Shared\Entry;
 use App\Shared\Role;
 use JollyFurrow\Measure\LengthUnit;
+use JollyFurrow\Message\Message;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -47,7 +48,7 @@ final class EntryTest extends TestCase
         $entry->length('length', LengthUnit::Metre, 0.5, 500);
         $entry->fault('length', 'something else');
 
-        self::assertStringContainsString('"cubits" is not known here', $entry->faults()['length']);
+        self::assertStringContainsString('"cubits" is not known here', self::text($entry->faults()['length']));
         self::assertSame('3 cubits', $entry->raw('length'));
     }
 
@@ -69,5 +70,10 @@ final class EntryTest extends TestCase
 
         self::assertSame('fits', $entry->text('c', 10));
         self::assertSame(['a' => 'Please write something here.', 'b' => 'At most 10 characters fit here.'], $entry->faults());
+    }
+
+    private static function text(string|Message $fault): string
+    {
+        return $fault instanceof Message ? $fault->logged() : $fault;
     }
 }

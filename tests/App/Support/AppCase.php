@@ -73,9 +73,12 @@ abstract class AppCase extends WebTestCase
         $this->browser->request('POST', $path, ['_token' => $this->token(), ...$fields]);
     }
 
+    /** The page as it came, but for the marks around quantities and dates, and with its lines run together. */
     protected function text(): string
     {
-        return html_entity_decode((string) $this->browser->getResponse()->getContent(), \ENT_QUOTES);
+        $unmarked = preg_replace('~</?(?:data|time)\b[^>]*>~', '', (string) $this->browser->getResponse()->getContent());
+
+        return html_entity_decode((string) preg_replace('/\s+/u', ' ', (string) $unmarked), \ENT_QUOTES);
     }
 
     /** Everything in the garden's tables, as one text: equal texts, nothing changed. */

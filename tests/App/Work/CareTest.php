@@ -142,7 +142,7 @@ final class CareTest extends AppCase
 
     public function testFernsAreCutOnTheirDayOfEveryYear(): void
     {
-        $asparagus = array_values(array_filter($this->snapshot()->plantings, static fn (Planting $p): bool => 'asparagus' === $p->item))[0];
+        $asparagus = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'asparagus' === $p->item))[0];
         $cuts = array_map(static fn (CareStep $s): string => substr($s->day->iso(), 5), array_values(array_filter($this->care($asparagus), static fn (CareStep $s): bool => str_contains($s->name, 'fern'))));
 
         self::assertGreaterThanOrEqual(2, \count($cuts));

@@ -25,6 +25,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
@@ -64,7 +65,7 @@ final class BedRulesTest extends TestCase
         }
         $offer = $full->offer(self::candidate('lettuce-head'), 12_500, self::day('2026-07-09'));
         self::assertSame(['A1', ['block', 'sliver']], [$offer->pieces[0]->bed, array_keys($offer->bent)]);
-        self::assertStringContainsString('outside the block', $offer->remarks[0]);
+        self::assertSame('outside-its-block family=Daisy bed=A1', Said::of($offer->remarks()[0]));
     }
 
     /** A block's own preparation takes its beds sooner, and is the planting's recipe; a crop's own goes first. */
@@ -127,7 +128,7 @@ final class BedRulesTest extends TestCase
 
         self::assertSame(['A1 12500', 'A2 12500'], array_map(static fn (Stretch $s): string => $s->bed.' '.($s->to - $s->from), $offer->pieces));
         $single = self::choice(self::garden(new PlanRules(), blocks: 1, count: 1))->offer(self::candidate('corn'), 25_000, self::day('2026-07-09'));
-        self::assertStringContainsString('one long row', $single->remarks[0]);
+        self::assertSame('one-long-row crop=Sweet corn bed=A1', Said::of($single->remarks()[0]));
         $beside = self::choice($garden);
         $beside->take(self::stands('corn', 'A1'));
         self::assertSame(['A2'], array_map(static fn (Stretch $s): string => $s->bed, $beside->offer(self::candidate('corn'), 25_000, self::day('2026-07-09'))->pieces));

@@ -17,6 +17,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Ways\Candidate;
@@ -36,14 +37,14 @@ final class BedsTest extends TestCase
     {
         $garden = self::garden(1, [self::past('A1', 'broccoli', '2023-04-01')]);
 
-        self::assertSame([], self::offer($garden, 'kale', 25_000)->remarks);
+        self::assertSame([], self::offer($garden, 'kale', 25_000)->breaches);
     }
 
     public function testABreachIsTakenWhereThereIsNoOtherWayAndTold(): void
     {
         $garden = self::garden(1, [self::past('A1', 'broccoli', '2025-09-01')]);
 
-        self::assertSame(['Cabbage family again on A1: 7 months apart from broccoli, 3 years are wished for.'], self::offer($garden, 'kale', 25_000)->remarks);
+        self::assertSame(['family-too-soon family=Cabbage bed=A1 apart=226 span other=Broccoli years=3'], array_map(Said::of(...), self::offer($garden, 'kale', 25_000)->remarks()));
     }
 
     public function testPiecesWhenNoBedTakesItWhole(): void

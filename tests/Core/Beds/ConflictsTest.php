@@ -14,6 +14,7 @@ use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -59,8 +60,8 @@ final class ConflictsTest extends TestCase
         $found = (new Conflicts(Book::crops()))->of(LittleGarden::on('2026-04-01', [$one, $two]), [$one->key, $two->key]);
 
         self::assertCount(1, array_filter($found, static fn (Conflict $c): bool => Rule::GroundTaken === $c->rule));
-        self::assertStringContainsString('Radish is to stand on bed A1 from 2026-04-27 to', $found[0]->words);
-        self::assertStringContainsString('Free there all that time: 15 m', $found[0]->words);
+        self::assertStringStartsWith('ground-taken crop=Radish bed=A1 begun=no from=2026-04-27', Said::of($found[0]->message));
+        self::assertStringEndsWith('isFree=yes free=15 m', Said::of($found[0]->message));
     }
 
     /** 55 bunches less 6 % lost in packing would serve the 30 promised; two weeks later they come too late. */

@@ -100,7 +100,7 @@ final class BookSheetTest extends TestCase
         self::assertEqualsCanonicalizing($own, BookSheet::read($lines, Book::rows(), self::RECIPES)->over($own));
         $book = (new BookReader())->read([...Book::rows(), ...array_map(static fn (OwnValue $v): array => $v->row(), $own)]);
         self::assertSame([31, 77, 'cauliflower', 'Ask for it, "the gold one"'], [$book->get('radish')->timing->daysSown, $book->get('own-amber')->timing->daysTransplanted, $book->get('own-amber')->item(), $book->get('own-amber')->notes['note_customers']]);
-        self::assertSame('this garden: two springs', $book->get('radish')->source('days_sown')->words());
+        self::assertSame(['garden', 'two springs'], [$book->get('radish')->source('days_sown')->kind->value, $book->get('radish')->source('days_sown')->note]);
     }
 
     public function testAValuePutBackToTheBooksIsNoLongerOnesOwn(): void

@@ -43,18 +43,18 @@ final class ByHandTest extends TestCase
         $radish = LittleGarden::radish('2026-04-10');
 
         self::assertSame('2026-05-12', $this->hand->until($radish, Day::parse('2026-05-12'))->clear->iso());
-        $this->expectExceptionMessage('ready on 2026-05-10 at the earliest');
+        $this->expectExceptionMessage('cleared-before-ready day=2026-05-10');
         $this->hand->until($radish, Day::parse('2026-05-09'));
     }
 
     public function testAnotherBedTakesItInOnePieceWhereThereIsRoom(): void
     {
         $radish = LittleGarden::radish('2026-04-10', to: 15_000);
-        $garden = LittleGarden::on('2026-04-01', [$radish, LittleGarden::radish('2026-04-12', 'A2', 0, 12_000), LittleGarden::radish('2026-04-12', 'A3', 2_000, 4_000)]);
+        $garden = LittleGarden::on('2026-04-01', [$radish, LittleGarden::radish('2026-04-12', 'A2', 0, 12_000), LittleGarden::radish('2026-04-12', 'A3', 2_000, 4_000, number: 2)]);
 
         self::assertEquals([4_000, 19_000], [$this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->from, $this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->to]);
         self::assertSame('tunnel', $this->hand->onto($garden, $radish, 'T1', null)->place->value);
-        $this->expectExceptionMessage('no 15 m in one piece free all that time; at most 8 m are');
+        $this->expectExceptionMessage('no-room bed=A2 wanted=15 m most=8 m');
         $this->hand->onto($garden, $radish, 'A2', null);
     }
 
@@ -78,7 +78,7 @@ final class ByHandTest extends TestCase
 
         self::assertSame(['radish@2026-04-10#1', 'radish@2026-04-10#2'], [$first->key, $second->key]);
         self::assertSame(5_000, $first->length()->millimetres + $second->length()->millimetres);
-        $this->expectExceptionMessage('The planting is 5 m long');
+        $this->expectExceptionMessage('piece-too-long length=5 m');
         $this->hand->split(LittleGarden::on('2026-04-01', [$radish]), $radish, 5_000);
     }
 

@@ -7,18 +7,18 @@ namespace JollyFurrow\Tests\Hand;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\FreeBed;
 use JollyFurrow\Hand\FreeBedWay;
+use JollyFurrow\Hand\GreenManure;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Preparation\GreenManure;
 use JollyFurrow\Preparation\Leads;
+use JollyFurrow\Preparation\ResidueAmount;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Recipe\Step;
@@ -31,12 +31,12 @@ use PHPUnit\Framework\TestCase;
 final class FreeBedTest extends TestCase
 {
     /** @return list<FreeBedWay> */
-    private static function ways(Garden $garden, string $bed, PlaceType $place = PlaceType::Field): array
+    private static function ways(Garden $garden, string $bed): array
     {
         $recipes = self::recipes();
-        $free = BedOutlook::of($garden->bedsByName()[$bed], $garden->plantings, $garden->today)[0];
+        $free = BedOutlook::of($garden->bedsByName()[$bed], $garden->plantings->all(), $garden->today)[0];
 
-        return (new FreeBed($garden, Book::crops(), $recipes, (new Planner(Book::crops(), $recipes))->asItStands($garden)->shortages))->ways($free, $place);
+        return (new FreeBed($garden, Book::crops(), $recipes, (new Planner(Book::crops(), $recipes))->asItStands($garden)->shortages))->ways($free);
     }
 
     private static function recipes(): RecipeBook
@@ -103,7 +103,7 @@ final class FreeBedTest extends TestCase
         self::assertContains('buckwheat', self::manures('2027-06-01', '2027-08-20'));
         self::assertSame([], self::gap('2026-09-12', '2026-10-01'));
         foreach (self::gap('2026-09-12', '2027-05-19') as $one) {
-            self::assertGreaterThanOrEqual('light' === $one->residue() ? 14 : 21, $one->plant->since($one->end));
+            self::assertGreaterThanOrEqual(ResidueAmount::Light === $one->residue() ? 14 : 21, $one->plant->since($one->end));
             self::assertTrue($one->sow->isBefore($one->end));
             self::assertEqualsWithDelta($one->dry->value * ('Legume' === $one->crop->family ? 16.0 : 9.0), $one->nitrogen->value, 1e-6);
         }

@@ -20,6 +20,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;
 
@@ -64,8 +65,8 @@ final class LadderTest extends TestCase
         $ladder = VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'corn', Day::parse('2026-03-20'), PlaceType::Field);
 
         self::assertNull($ladder->rungs[0]->from);
-        self::assertStringContainsString('from 05-10 to 06-30', $ladder->rungs[0]->why);
-        self::assertStringContainsString('not grown', VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'corn', Day::parse('2026-05-20'), PlaceType::Tunnel)->rungs[0]->why);
+        self::assertSame('out-of-season from=2026-05-10 to=2026-06-30', Said::of($ladder->rungs[0]->why));
+        self::assertSame('not-grown-there place=tunnel', Said::of(VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'corn', Day::parse('2026-05-20'), PlaceType::Tunnel)->rungs[0]->why));
     }
 
     /** By date uses one variety; by variety sows on few days; both together cost no more than either. */

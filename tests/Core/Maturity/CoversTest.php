@@ -14,10 +14,12 @@ use JollyFurrow\Hand\Covering;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Season\Risk;
+use JollyFurrow\Season\SowingDay;
 use JollyFurrow\Season\TimingCurve;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 use JollyFurrow\Work\CoverCare;
@@ -124,7 +126,7 @@ final class CoversTest extends TestCase
     {
         $day = self::sowing($key, $method, $sow);
 
-        self::assertArrayHasKey($risk->value, $day['risks'], $key.': '.$day['why']);
+        self::assertArrayHasKey($risk->value, $day->risks, $key.': '.implode('; ', array_map(Said::of(...), $day->risks)));
     }
 
     #[TestWith(['corn', 'sown', '2026-05-20'])]
@@ -135,7 +137,7 @@ final class CoversTest extends TestCase
     #[TestWith(['kale', 'transplanted', '2026-05-20'])]
     public function testASowingInItsTimeIsSafe(string $key, string $method, string $sow): void
     {
-        self::assertSame([], self::sowing($key, $method, $sow)['risks'], $key);
+        self::assertSame([], self::sowing($key, $method, $sow)->risks, $key);
     }
 
     /** Heat: where the summer's weeks are hot, cool crops are warned of in them. */
@@ -145,7 +147,7 @@ final class CoversTest extends TestCase
         $hot = \JollyFurrow\Climate\MonthlyMeans::of([5.0, 6, 9, 12, 16, 20, 23, 23, 19, 14, 9, 6], [14.0, 16, 20, 24, 29, 34, 37, 37, 31, 25, 19, 15], array_fill(0, 12, 30.0));
         $garden = new \JollyFurrow\Garden\Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [], [], \JollyFurrow\Maturity\PlaceClimate::fromMonths($hot, 38.0));
         $curve = TimingCurve::of($garden, Book::crops()->get('radish'), Method::Sown, PlaceType::Field, Day::parse('2026-01-01'));
-        $heat = array_filter($curve->days ?? [], static fn (array $d): bool => isset($d['risks'][Risk::Heat->value]));
+        $heat = array_filter($curve->days ?? [], static fn (SowingDay $d): bool => isset($d->risks[Risk::Heat->value]));
 
         self::assertGreaterThan(60, \count($heat));
         self::assertArrayNotHasKey(Day::parse('2026-03-01')->number - Day::parse('2026-01-01')->number, $heat);
@@ -170,7 +172,7 @@ final class CoversTest extends TestCase
             self::assertLessThan(8, ($planted('2026-05-10')->ready ?? 999) - ($planted('2026-04-09')->ready ?? 0), $key);
             self::assertMatchesRegularExpression('/^2026-(07-2|07-3|08-0|08-1)/', Day::of($planted('2026-04-09')->ready ?? 0)->iso());
         }
-        self::assertArrayHasKey(Risk::Small->value, self::sowing('onion-set', 'sown', '2026-05-01')['risks']);
+        self::assertArrayHasKey(Risk::Small->value, self::sowing('onion-set', 'sown', '2026-05-01')->risks);
         self::assertSame(1.0, $timing->of(Book::crops()->get('leek'), Cover::None)->forward(Day::parse('2026-04-01')->number, Method::Transplanted)?->size);
     }
 
@@ -186,13 +188,11 @@ final class CoversTest extends TestCase
         self::assertSame($planting->perMetre, $hand->sowOn($garden, $hand->sowOn($garden, $planting, Day::parse('2026-04-30')), $planting->sow)->perMetre);
     }
 
-    /** @return array{why: string, risks: array<string, string>} */
-    private static function sowing(string $key, string $method, string $sow): array
+    private static function sowing(string $key, string $method, string $sow): SowingDay
     {
         $curve = TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Field, Day::parse('2026-01-01'))
             ?? TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Tunnel, Day::parse('2026-01-01'));
-        $day = $curve->days[Day::parse($sow)->number - Day::parse('2026-01-01')->number] ?? ['why' => 'no such day', 'risks' => []];
 
-        return ['why' => $day['why'], 'risks' => $day['risks']];
+        return $curve->days[Day::parse($sow)->number - Day::parse('2026-01-01')->number] ?? throw new \LogicException('There is no such day.');
     }
 }

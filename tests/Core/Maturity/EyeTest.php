@@ -26,8 +26,10 @@ use JollyFurrow\Season\FrostWarning;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Work\StandAdvice;
 use JollyFurrow\Work\StandCheck;
 use PHPUnit\Framework\TestCase;
 
@@ -69,7 +71,7 @@ final class EyeTest extends TestCase
 
         self::assertCount(1, $moved);
         self::assertGreaterThanOrEqual(3, $moved[0]->is->ready->since($radish->ready));
-        self::assertSame('cool May', $moved[0]->why);
+        self::assertSame('cool-month month=5', Said::of($moved[0]->why));
         self::assertSame([], Reforecast::of(self::garden('2026-05-22', [$radish], self::colder('2026-05-01', '2026-05-21', 0.1)), Book::crops()));
         $seen = new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, [], $garden->outlets, $garden->products, [], [$radish], [new FieldNote($radish->key, Happening::Seen, $garden->today, null, null, null, '', Sign::Halfway)], $garden->climate);
         self::assertSame([], Reforecast::of($seen, Book::crops()));
@@ -82,13 +84,13 @@ final class EyeTest extends TestCase
         $check = static fn (float $count): StandCheck => StandCheck::of($garden, $radish, Book::crops()->get('radish'), $count, [Day::parse('2026-05-30'), Day::parse('2026-06-20')]);
 
         self::assertEqualsWithDelta(175, $check(1)->wanted, 0.01);
-        self::assertStringStartsWith('Keep', $check(150)->advice);
-        self::assertStringStartsWith('Patch', $check(100)->advice);
-        self::assertStringStartsWith('Sow it again', $check(40)->advice);
+        self::assertSame(StandAdvice::Keep, $check(150)->advice);
+        self::assertSame(StandAdvice::Patch, $check(100)->advice);
+        self::assertSame(StandAdvice::SowAgain, $check(40)->advice);
         self::assertSame('0.25', $check(40)->roughShare());
         $last = $check(40)->resow[0]['last'];
         self::assertLessThanOrEqual('2026-06-20', Day::of($garden->timing()?->of(Book::crops()->get('radish'), Cover::None)->forward($last->number, Method::Sown)->ready ?? 0)->iso());
-        self::assertStringStartsWith('Too thin', StandCheck::of($garden, $radish, Book::crops()->get('radish'), 40, [Day::parse('2026-05-02')])->advice);
+        self::assertSame(StandAdvice::TooLate, StandCheck::of($garden, $radish, Book::crops()->get('radish'), 40, [Day::parse('2026-05-02')])->advice);
     }
 
     public function testATenderCropBeforeTheLastFrostIsWarnedWithTheOdds(): void
@@ -96,10 +98,10 @@ final class EyeTest extends TestCase
         $garden = self::garden('2026-03-01', []);
         $corn = Book::crops()->get('corn');
         $ripening = $garden->timing()?->of($corn, Cover::None);
-        $warned = static fn (string $sow): array => null === ($ripe = $ripening?->forward(Day::parse($sow)->number, Method::Sown)) ? ['never'] : FrostWarning::of($garden, $corn, Cover::None, $ripe);
+        $warned = static fn (string $sow): array => null === ($ripe = $ripening?->forward(Day::parse($sow)->number, Method::Sown)) ? ['never'] : array_map(Said::of(...), FrostWarning::of($garden, $corn, Cover::None, $ripe));
 
-        self::assertStringContainsString('one year in ten a frost still comes', $warned('2026-05-02')[0]);
-        self::assertStringContainsString('every second year', $warned('2026-04-12')[0]);
+        self::assertStringEndsWith('odds=one-year-in-ten', $warned('2026-05-02')[0]);
+        self::assertStringEndsWith('odds=every-second-year', $warned('2026-04-12')[0]);
         self::assertSame([], $warned('2026-05-20'));
         self::assertSame(['never'], $warned('2026-08-20'), 'frost would end it');
     }
@@ -115,7 +117,7 @@ final class EyeTest extends TestCase
 
         self::assertSame([], $frost($squash));
         self::assertSame([], $frost($early), 'out of its season: that is told instead');
-        self::assertStringContainsString('one year in ten a frost has come by then', $frost($corn('2026-06-20'))[0]->words);
+        self::assertMatchesRegularExpression('/^ready-after-frost day=2026-\d\d-\d\d odds=one-year-in-ten$/', Said::of($frost($corn('2026-06-20'))[0]->message));
         self::assertFalse($frost($corn('2026-06-20'))[0]->isHard());
     }
 
@@ -135,7 +137,7 @@ final class EyeTest extends TestCase
         }
 
         self::assertSame((float) $ripe->ready, $inputs['ground']->value + array_sum(array_map(static fn (string $n): float => $inputs[$n]->value, array_filter(array_keys($inputs), static fn (string $n): bool => 'up' === $n || 1 === preg_match('/^m\d+$/', $n)))));
-        self::assertStringContainsString('April, which counted as', $inputs['m1']->label);
+        self::assertStringStartsWith('month-counted month=4 counted=', Said::of($inputs['m1']->label));
         self::assertGreaterThan($ripe->ready + 14, $inputs['open']->value);
     }
 

@@ -8,11 +8,14 @@ use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByRhythm;
+use JollyFurrow\Hand\Skipped;
+use JollyFurrow\Hand\SkippedSowing;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\NextStep;
 use PHPUnit\Framework\TestCase;
@@ -25,7 +28,7 @@ final class OutlookTest extends TestCase
         $stands = LittleGarden::radish('2026-04-10', to: 8_000, standing: Standing::Growing);
         $next = LittleGarden::radish('2026-06-01', from: 4_000, to: 12_000, number: 2);
         $garden = LittleGarden::on('2026-04-20', [$stands, $next]);
-        $free = array_map(static fn (BedOutlook $o): array => [$o->stretch->from, $o->stretch->to, $o->from->iso(), $o->until?->iso(), $o->isFreeNow()], BedOutlook::of($garden->beds[0], $garden->plantings, $garden->today));
+        $free = array_map(static fn (BedOutlook $o): array => [$o->stretch->from, $o->stretch->to, $o->from->iso(), $o->until?->iso(), $o->isFreeNow()], BedOutlook::of($garden->beds[0], $garden->plantings->all(), $garden->today));
 
         self::assertSame([
             [0, 4_000, '2026-05-17', null, false],
@@ -38,7 +41,7 @@ final class OutlookTest extends TestCase
     public function testOneStretchTakenAtOnceByTheNextComesFreeAfterBoth(): void
     {
         $garden = LittleGarden::on('2026-04-20', [LittleGarden::radish('2026-04-10', to: 20_000, standing: Standing::Growing), LittleGarden::radish('2026-05-22', to: 20_000, number: 2)]);
-        $free = BedOutlook::of($garden->beds[0], $garden->plantings, $garden->today);
+        $free = BedOutlook::of($garden->beds[0], $garden->plantings->all(), $garden->today);
 
         self::assertSame(['2026-06-28', null], [$free[0]->from->iso(), $free[0]->until]);
         self::assertSame('radish@2026-05-22#2', $free[0]->after?->key);
@@ -57,13 +60,13 @@ final class OutlookTest extends TestCase
     {
         $step = static fn (Planting $p, string $today): ?array => self::step($p, $today);
 
-        self::assertSame(['Clear', '2026-04-24', false], $step(LittleGarden::radish('2026-04-29'), '2026-04-20'));
-        self::assertSame(['Sow in the bed', '2026-04-29', false], $step(LittleGarden::radish('2026-04-29'), '2026-04-29'));
-        self::assertSame(['Sow in the bed', '2026-04-29', true], $step(LittleGarden::radish('2026-04-29'), '2026-05-02'));
-        self::assertSame(['Sow in trays', '2026-04-10', false], $step(LittleGarden::lettuce('2026-04-10'), '2026-04-01'));
-        self::assertSame(['Plant out', '2026-05-08', true], $step(LittleGarden::lettuce('2026-04-10', standing: Standing::InNursery), '2026-05-10'));
-        self::assertSame(['Pick', '2026-05-10', false], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-01'));
-        self::assertSame(['Clear the bed', '2026-05-16', true], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-20'));
+        self::assertSame(['step step=Clear', '2026-04-24', false], $step(LittleGarden::radish('2026-04-29'), '2026-04-20'));
+        self::assertSame(['sow-in-the-bed', '2026-04-29', false], $step(LittleGarden::radish('2026-04-29'), '2026-04-29'));
+        self::assertSame(['sow-in-the-bed', '2026-04-29', true], $step(LittleGarden::radish('2026-04-29'), '2026-05-02'));
+        self::assertSame(['sow-in-trays', '2026-04-10', false], $step(LittleGarden::lettuce('2026-04-10'), '2026-04-01'));
+        self::assertSame(['plant-out', '2026-05-08', true], $step(LittleGarden::lettuce('2026-04-10', standing: Standing::InNursery), '2026-05-10'));
+        self::assertSame(['pick', '2026-05-10', false], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-01'));
+        self::assertSame(['clear', '2026-05-16', true], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-20'));
     }
 
     public function testByRhythmTheSameAgainOnTheFirstFreeBed(): void
@@ -71,9 +74,9 @@ final class OutlookTest extends TestCase
         $garden = LittleGarden::on('2026-04-01');
         $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown, \array_slice($garden->beds, 0, 3), Day::parse('2026-05-01'), Day::parse('2026-06-05'), 10, 0, 0.25);
 
-        self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'], array_map(static fn (Planting $p): string => $p->sow->iso(), $made['plantings']));
-        self::assertSame([['A1', 0], ['A1', 5_000], ['A1', 10_000], ['A1', 15_000]], array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made['plantings']));
-        self::assertSame([true], array_values(array_unique(array_map(static fn (Planting $p): bool => $p->locked, $made['plantings']))));
+        self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'], array_map(static fn (Planting $p): string => $p->sow->iso(), $made->plantings));
+        self::assertSame([['A1', 0], ['A1', 5_000], ['A1', 10_000], ['A1', 15_000]], array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made->plantings));
+        self::assertSame([true], array_values(array_unique(array_map(static fn (Planting $p): bool => $p->locked, $made->plantings))));
     }
 
     public function testByRhythmOutOfTraysAndByLength(): void
@@ -81,10 +84,10 @@ final class OutlookTest extends TestCase
         $garden = LittleGarden::on('2026-04-01', [LittleGarden::radish('2026-05-20', 'A1', 0, 17_000)]);
         $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('lettuce-head'), Method::Transplanted, \array_slice($garden->beds, 0, 2), Day::parse('2026-04-20'), Day::parse('2026-05-10'), 10, 4_000);
 
-        self::assertSame(['2026-05-18', '2026-05-28', '2026-06-07'], array_map(static fn (Planting $p): string => $p->ground->iso(), $made['plantings']));
-        self::assertSame(['A2', 'A2', 'A2'], array_map(static fn (Planting $p): string => $p->pieces[0]->bed, $made['plantings']));
-        self::assertSame([0, 4_000, 8_000], array_map(static fn (Planting $p): int => $p->pieces[0]->from, $made['plantings']));
-        self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $made['plantings'])));
+        self::assertSame(['2026-05-18', '2026-05-28', '2026-06-07'], array_map(static fn (Planting $p): string => $p->ground->iso(), $made->plantings));
+        self::assertSame(['A2', 'A2', 'A2'], array_map(static fn (Planting $p): string => $p->pieces[0]->bed, $made->plantings));
+        self::assertSame([0, 4_000, 8_000], array_map(static fn (Planting $p): int => $p->pieces[0]->from, $made->plantings));
+        self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $made->plantings)));
     }
 
     public function testWithoutOutletsSaturdaysAreTakenAndSaidSo(): void
@@ -101,12 +104,12 @@ final class OutlookTest extends TestCase
     {
         $garden = LittleGarden::on('2026-08-20', [LittleGarden::lettuce('2026-07-20', 'A1', 0, 20_000)]);
         $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown, [$garden->beds[0]], Day::parse('2026-08-21'), Day::parse('2026-09-20'), 10, 0, 0.5);
-        $why = array_map(static fn (array $s): string => $s['why'], $made['skipped']);
+        $why = array_map(static fn (SkippedSowing $s): Skipped => $s->why, $made->skipped);
 
-        self::assertSame([], $made['plantings']);
-        self::assertStringContainsString('could not be made ready any more', $why[0]);
-        self::assertStringContainsString('no bed has that length free', $why[1]);
-        self::assertStringContainsString('not its season there', $why[3]);
+        self::assertSame([], $made->plantings);
+        self::assertSame(Skipped::NoTimeForTheBed, $why[0]);
+        self::assertSame(Skipped::NoBed, $why[1]);
+        self::assertSame(Skipped::OutOfSeason, $why[3]);
     }
 
     /** @return array{string, string, bool}|null */
@@ -114,6 +117,6 @@ final class OutlookTest extends TestCase
     {
         $step = NextStep::of($planting, Book::recipes()->get('compost-mulch'), LittleGarden::on($today));
 
-        return null === $step ? null : [$step->words, $step->day->iso(), $step->isLate];
+        return null === $step ? null : [Said::of($step->job), $step->day->iso(), $step->isLate];
     }
 }

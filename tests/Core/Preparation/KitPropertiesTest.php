@@ -16,7 +16,6 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\FreeBed;
 use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Preparation\BedsAhead;
 use JollyFurrow\Preparation\Leads;
@@ -27,6 +26,7 @@ use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Recipe\Step;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\RandomGarden;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 use JollyFurrow\Work\KitNeed;
@@ -166,13 +166,13 @@ final class KitPropertiesTest extends TestCase
             [$garden, $book] = self::garden($seed);
             $free = new FreeBed($garden, $book, self::recipes(), []);
             foreach (\array_slice($garden->beds, 0, 3) as $bed) {
-                $stretch = BedOutlook::of($bed, $garden->plantings, $garden->today)[0];
-                foreach (\array_slice($free->ways($stretch, $bed->place), 0, 12) as $way) {
+                $stretch = BedOutlook::of($bed, $garden->plantings->all(), $garden->today)[0];
+                foreach (\array_slice($free->ways($stretch), 0, 12) as $way) {
                     ++$offers;
-                    $planting = $way->planting($stretch->stretch, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings)));
+                    $planting = $way->planting($stretch->stretch, $garden->plantings->byKey());
                     $hard = array_filter((new Conflicts($book))->of($garden->with([...$garden->plantings, $planting]), [$planting->key]), static fn (Conflict $c): bool => $c->isHard());
-                    self::assertSame([], array_map(static fn (Conflict $c): string => $c->words, $hard), $planting->key);
-                    self::assertSame($planting->key, PlantingKey::free($way->crop->item(), $way->sow, array_flip(array_map(static fn (Planting $p): string => $p->key, $garden->plantings))));
+                    self::assertSame([], array_map(static fn (Conflict $c): string => Said::of($c->message), $hard), $planting->key);
+                    self::assertSame($planting->key, PlantingKey::free($way->crop->item(), $way->sow, $garden->plantings->byKey()));
                 }
             }
         }

@@ -6,6 +6,7 @@ namespace JollyFurrow\Tests\Preparation;
 
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Preparation\Residue;
+use JollyFurrow\Preparation\ResidueAmount;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
@@ -44,7 +45,7 @@ final class ResidueTest extends TestCase
         $residue = self::of('rye', 91.44, 1.0);
 
         self::assertEqualsWithDelta($residue->tonnesPerHectare() * 1000 * 20 * LittleGarden::on('2026-05-01')->beds[0]->width->metres() / 10000, $residue->dry->value, 1e-6);
-        self::assertSame('heavy', Residue::words($residue->tonnesPerHectare()));
+        self::assertSame(ResidueAmount::Heavy, Residue::amount($residue->tonnesPerHectare()));
     }
 
     private static function of(string $crop, float $cm, float $cover): Residue

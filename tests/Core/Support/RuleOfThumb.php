@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
-use JollyFurrow\Beds\FreeStretches;
+use JollyFurrow\Beds\Ground;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
@@ -12,7 +12,6 @@ use JollyFurrow\Need\Need;
 use JollyFurrow\Need\Needs;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Time\Day;
@@ -64,18 +63,19 @@ final class RuleOfThumb
     private static function placed(Garden $garden, array $plantings, Candidate $c, int $millimetres, int $end): array
     {
         $stay = Period::fromFirstToLast(Day::of($c->bedStart), Day::of(max($end, $c->ready)));
+        $ground = Ground::under($garden, Book::crops(), $plantings);
         $pieces = [];
         foreach ($garden->beds as $bed) {
-            foreach ($bed->place === $c->place && $millimetres > 0 ? FreeStretches::on($bed, $plantings, $stay) : [] as $free) {
-                $take = min($millimetres, $free->to - $free->from);
+            foreach ($bed->place === $c->place && $millimetres > 0 ? $ground->free($bed, $stay->start->number, $stay->last()->number) : [] as [$from, $to]) {
+                $take = min($millimetres, $to - $from);
                 if ($take > 0) {
-                    $pieces[] = Stretch::of($bed->name, $free->from, $free->from + $take);
+                    $pieces[] = Stretch::of($bed->name, $from, $from + $take);
                     $millimetres -= $take;
                 }
             }
         }
         $keys = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $plantings), true);
 
-        return [] === $pieces ? $plantings : [...$plantings, new Planting(PlantingKey::free($c->item, Day::of($c->sow), $keys), $c->item, $c->method, $c->place, $c->recipe, Day::of($c->sow), Day::of($c->ground), Day::of($c->bedStart), Day::of($c->ready), $stay->last(), $c->perMetre, $pieces, Standing::Planned, false, variety: $c->variety)];
+        return [] === $pieces ? $plantings : [...$plantings, $c->planting(PlantingKey::free($c->item, Day::of($c->sow), $keys), $pieces, last: $stay->last()->number)];
     }
 }

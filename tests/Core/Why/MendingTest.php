@@ -15,8 +15,10 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
+use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Why\Alternative;
+use JollyFurrow\Why\Choice;
 use JollyFurrow\Why\Mending;
 use JollyFurrow\Why\MendWay;
 use JollyFurrow\Why\PlantingReasons;
@@ -66,27 +68,27 @@ final class MendingTest extends TestCase
             $full[] = LittleGarden::lettuce('2026-05-12', $bed, 0, 20_000)->but(key: 'lettuce-head@2026-05-12#'.($n + 1), place: 'T1' === $bed ? PlaceType::Tunnel : PlaceType::Field, dates: $long);
         }
         $garden = LittleGarden::on('2026-05-01', $full, ['2026-07-11' => 60]);
-        $kinds = array_map(static fn (MendWay $w): string => $w->kind, (new Mending($garden, Book::crops(), Book::recipes()))->of('radish'));
+        $kinds = array_map(static fn (MendWay $w): string => Said::of($w->kind), (new Mending($garden, Book::crops(), Book::recipes()))->of('radish'));
 
-        self::assertSame(['instead of head lettuce'], array_values(array_unique($kinds)));
+        self::assertSame(['instead-of crop=head lettuce'], array_values(array_unique($kinds)));
     }
 
     /** The runner-up of each question, put in its place, costs what is said of it and serves what is said of it. */
     public function testReasonsNameARunnerUp(): void
     {
         $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000)], ['2026-06-20' => 60]);
-        $reasons = (new PlantingReasons($garden, Book::crops(), Book::recipes(), $garden->plantings[0]))->all();
+        $reasons = (new PlantingReasons($garden, Book::crops(), Book::recipes(), $garden->plantings->all()[0]))->all();
 
-        self::assertSame(['Day', 'Variety and method', 'Length', 'Bed'], array_map(static fn (Alternative $a): string => $a->question, $reasons));
+        self::assertSame([Choice::Day, Choice::VarietyAndMethod, Choice::Length, Choice::Bed], array_map(static fn (Alternative $a): Choice => $a->question, $reasons));
         [$day, , $length, $bed] = $reasons;
-        self::assertSame('sown 2026-05-19, ready 2026-06-18', $day->chosen);
-        self::assertSame('sown 2026-05-12', $day->other);
+        self::assertSame('sown-ready sow=2026-05-19 ready=2026-06-18', Said::of($day->chosen));
+        self::assertSame('sown sow=2026-05-12', Said::of($day->other));
         $other = LittleGarden::radish('2026-05-12', 'A1', 0, 10_000);
         self::assertSame(self::short($garden->with([$other]), 'radish') - self::short($garden, 'radish'), $day->units);
         self::assertEqualsWithDelta(0.0, $day->more, 1e-6, 'the same length and stay, and it serves as much');
-        self::assertStringContainsString('longer', $length->other);
-        self::assertSame('A1: no rule bends', $bed->chosen);
-        self::assertStringStartsWith('A2', $bed->other);
+        self::assertStringStartsWith('step-longer', Said::of($length->other));
+        self::assertSame('bed-fits beds=A1', Said::of($bed->chosen));
+        self::assertSame('bed-bends beds=A2 rules=sliver', Said::of($bed->other));
     }
 
     public function testTightWeeksAreThoseWithHardlyABedFree(): void
@@ -135,7 +137,7 @@ final class MendingTest extends TestCase
     {
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $way->old));
 
-        return $garden->with([...array_values(array_filter($garden->plantings, static fn (Planting $p): bool => !isset($gone[$p->key]))), ...$way->new]);
+        return $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])), ...$way->new]);
     }
 
     private static function short(Garden $garden, string $item): int

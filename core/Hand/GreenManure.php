@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Preparation;
+namespace JollyFurrow\Hand;
 
+use JollyFurrow\Beds\Ground;
+use JollyFurrow\Beds\Stay;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
@@ -15,12 +17,17 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Nursery\SeedNeed;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Preparation\Residue;
+use JollyFurrow\Preparation\ResidueAmount;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Sum;
 use JollyFurrow\Working\Working;
 
 /** A green manure for a gap: what to sow, how thick, when and how to end it so that the next crop can go in, what it leaves. */
@@ -55,6 +62,7 @@ final readonly class GreenManure
      */
     public static function forGap(Garden $garden, CropBook $book, Bed $bed, Length $length, Day $from, ?Day $until): array
     {
+        $ground = new Ground($garden, $book);
         $found = [];
         foreach ($book->all() as $crop) {
             $season = $garden->season($crop, $bed->place);
@@ -63,9 +71,6 @@ final readonly class GreenManure
             }
             $sow = $from->isBefore($garden->today) ? $garden->today : $from;
             $sow = $season->contains($sow) ? $sow : self::next($season->from->in($sow->year()), $sow, $season->from->in($sow->year() + 1));
-            if (null !== $bed->quarantineOf($crop->family, $sow)) {
-                continue;
-            }
             $days = $crop->timing->daysSown ?? 0;
             $full = $sow->plus($days);
             $heaviest = self::tonnes($crop, $bed, 1.0);
@@ -75,7 +80,7 @@ final readonly class GreenManure
             $end = $plant->plus(-Residue::restDays(self::tonnes($crop, $bed, $share), $plant, $garden->place->latitude));
             $end = $full->isBefore($end) ? $full : $end;
             $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
-            if ($share >= self::LEAST_SHARE) {
+            if ($share >= self::LEAST_SHARE && $ground->mayStand($bed, Stay::ofGreenManure($crop, $sow, $end))) {
                 $found[] = self::of($garden, $bed, $length, $crop, $sow, $end, $plant, $share);
             }
         }
@@ -84,9 +89,9 @@ final readonly class GreenManure
         return $found;
     }
 
-    public function residue(): string
+    public function residue(): ResidueAmount
     {
-        return Residue::words($this->tonnes);
+        return Residue::amount($this->tonnes);
     }
 
     /** Dry matter in tonnes a hectare, of so much of a full stand. */
@@ -110,19 +115,19 @@ final readonly class GreenManure
 
     private static function of(Garden $garden, Bed $bed, Length $length, Crop $crop, Day $sow, Day $end, Day $plant, float $share): self
     {
-        $dry = Working::of('Dry matter', $crop->produce->perMetre * 0.1 * $length->metres() * $share, 'kg', 'dry matter a metre x length x share of its days it stands', 'perMetre * metres * share', [
-            Input::of('perMetre', 'dry matter of a full stand, a metre of bed', $crop->produce->perMetre * 0.1, 'kg', $crop->source('yield_per_m')),
-            Input::of('metres', 'length', $length->metres(), 'm', Source::garden('the bed')),
-            Input::of('share', 'share of its days it stands', $share, '', Source::model('its weight grows evenly with its days')),
+        $dry = Working::of(Sum::DryMatterGrown, $crop->produce->perMetre * 0.1 * $length->metres() * $share, Unit::Kilogram, 'perMetre * metres * share', [
+            Input::of('perMetre', $crop->produce->perMetre * 0.1, Unit::KilogramPerMetre, $crop->source('yield_per_m')),
+            Input::of('metres', $length->metres(), Unit::Metre, Source::garden(From::TheBed)),
+            Input::of('share', $share, Unit::Share, Source::model(From::GrowsEvenly)),
         ], Source::practice());
         $content = self::NITROGEN['Legume' === $crop->family ? 'legume' : 'other'];
         $frost = $garden->place->firstFrost->in($sow->year());
 
         return new self($crop, $sow, $end, $plant, SeedNeed::of($crop, Method::Sown, Spacing::inBed($crop->stand, $bed->width, $length))->grams, $dry,
-            Working::of('Nitrogen for the next crop', $dry->value * 1000 * $content * self::FOUND, 'g', 'dry matter x nitrogen in it x share the next crop finds', 'dry * 1000 * content * found', [
-                Input::of('dry', 'dry matter', $dry->value, 'kg', Source::garden('working above')),
-                Input::of('content', 'nitrogen in it', $content, '', Source::practice()),
-                Input::of('found', 'share the next crop finds', self::FOUND, '', Source::practice()),
+            Working::of(Sum::NitrogenLeft, $dry->value * 1000 * $content * self::FOUND, Unit::Gram, 'dry * 1000 * content * found', [
+                Input::of('dry', $dry->value, Unit::Kilogram, Source::garden(From::WorkingAbove)),
+                Input::of('content', $content, Unit::Share, Source::practice()),
+                Input::of('found', self::FOUND, Unit::Share, Source::practice()),
             ], Source::practice()),
             Hardiness::Hardy !== $crop->habits->hardiness && $sow->isBefore($frost) && $frost->plus(45)->isBefore($plant), self::tonnes($crop, $bed, $share));
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Shared\Doctrine;
+namespace App\Rows;
 
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Uid\Uuid;

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Shared;
+namespace JollyFurrow\Plan;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Plan\Plan;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Supply\Lot;
 use JollyFurrow\Time\Day;
@@ -56,18 +55,5 @@ final readonly class Expected
         }
 
         return new self($weeks, $serves, $total);
-    }
-
-    /** "sown 3 Mar, planted 31 Mar, ready 12 May, cleared 20 May" */
-    public static function dates(Planting $planting): string
-    {
-        $first = $planting->sow->equals($planting->ground) ? 'sown in the bed '.self::day($planting->sow) : 'sown '.self::day($planting->sow).', planted '.self::day($planting->ground);
-
-        return $first.', ready '.self::day($planting->ready).', cleared '.self::day($planting->clear);
-    }
-
-    public static function day(Day $day): string
-    {
-        return (int) $day->dayOfMonth().' '.date('M', (int) mktime(0, 0, 0, $day->month(), 1, 2001));
     }
 }

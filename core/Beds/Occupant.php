@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Beds;
+
+/** What stands, stood or is to stand on one stretch of a bed. Millimetres and day numbers, both ends included for days. */
+final readonly class Occupant
+{
+    /**
+     * @param string $planting key; '': of an earlier year
+     * @param bool   $isPast   nothing but the day it was cleared is known
+     */
+    public function __construct(
+        public string $planting,
+        public string $item,
+        public string $variety,
+        public string $family,
+        public string $group,
+        public string $feeding,
+        public int $from,
+        public int $to,
+        public int $start,
+        public int $last,
+        public int $ready,
+        public bool $isPast,
+        public float $widthShare = 1.0,
+    ) {
+    }
+}

@@ -1,0 +1,353 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wording;
+
+use JollyFurrow\Crop\Produce;
+use JollyFurrow\Measure\Area;
+use JollyFurrow\Measure\Goods;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Mass;
+use JollyFurrow\Measure\Money;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Measure\Units;
+use JollyFurrow\Measure\Volume;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Planting\Happening;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Working\Input;
+use JollyFurrow\Working\Source;
+use JollyFurrow\Working\Working;
+use Twig\Attribute\AsTwigFilter;
+
+/**
+ * How pages write numbers, dates and messages, by the formatter of the page's garden. Each filter writes an element that
+ * machines can read too; its twin with "_text" is for attributes and option texts.
+ */
+final readonly class WordsExtension
+{
+    public function __construct(private Sayer $sayer)
+    {
+    }
+
+    #[AsTwigFilter('say', isSafe: ['html'])]
+    public function say(Message|string|null $message): string
+    {
+        return $this->sayer->html($message);
+    }
+
+    #[AsTwigFilter('say_text')]
+    public function sayText(Message|string|null $message): string
+    {
+        return $this->sayer->text($message);
+    }
+
+    /** Anything the core hands out, as it is written; a list one after the other. */
+    #[AsTwigFilter('show', isSafe: ['html'])]
+    public function show(mixed $value): string
+    {
+        return $this->sayer->show($value);
+    }
+
+    #[AsTwigFilter('title_of')]
+    public function titleOf(Working $working): string
+    {
+        return $this->sayer->title($working);
+    }
+
+    #[AsTwigFilter('formula_of')]
+    public function formulaOf(Working $working): string
+    {
+        return $this->sayer->formula($working);
+    }
+
+    #[AsTwigFilter('label_of', isSafe: ['html'])]
+    public function labelOf(Input $input, Working $working): string
+    {
+        return $this->sayer->label($working, $input);
+    }
+
+    #[AsTwigFilter('source_of')]
+    public function sourceOf(Source $source): string
+    {
+        return $this->sayer->source($source);
+    }
+
+    /** So many of what a crop is sold in: {{ crop.produce|amount(12) }} */
+    #[AsTwigFilter('amount', isSafe: ['html'])]
+    public function amount(Produce $produce, float|int $units): string
+    {
+        return $this->sayer->formatter()->goods($produce->goods((float) $units))->html();
+    }
+
+    #[AsTwigFilter('amount_text')]
+    public function amountText(Produce $produce, float|int $units): string
+    {
+        return $this->sayer->formatter()->goods($produce->goods((float) $units))->text;
+    }
+
+    #[AsTwigFilter('word')]
+    public function word(\BackedEnum $case): string
+    {
+        return $this->sayer->word($case);
+    }
+
+    /** What the button says that notes it. */
+    #[AsTwigFilter('button')]
+    public function button(Happening $what): string
+    {
+        return $this->sayer->button($what);
+    }
+
+    /** A long measure, such as a bed: "12.5 m" */
+    #[AsTwigFilter('long', isSafe: ['html'])]
+    public function long(Length $length): string
+    {
+        return $this->measure(Quantity::long($length));
+    }
+
+    #[AsTwigFilter('long_text')]
+    public function longText(Length $length): string
+    {
+        return $this->measureText(Quantity::long($length));
+    }
+
+    /** A short measure, such as a spacing: "30 cm" */
+    #[AsTwigFilter('short', isSafe: ['html'])]
+    public function short(Length $length): string
+    {
+        return $this->measure(Quantity::short($length));
+    }
+
+    #[AsTwigFilter('short_text')]
+    public function shortText(Length $length): string
+    {
+        return $this->measureText(Quantity::short($length));
+    }
+
+    /** A place along a bed, in millimetres from its head. */
+    #[AsTwigFilter('along', isSafe: ['html'])]
+    public function along(int $millimetres): string
+    {
+        return $this->long(Length::fromMillimetres($millimetres));
+    }
+
+    /** Metres of bed, whole. */
+    #[AsTwigFilter('round_metres', isSafe: ['html'])]
+    public function roundMetres(float|int $metres): string
+    {
+        return $this->sayer->formatter()->roundMetres((float) $metres)->html();
+    }
+
+    #[AsTwigFilter('round_metres_text')]
+    public function roundMetresText(float|int $metres): string
+    {
+        return $this->sayer->formatter()->roundMetres((float) $metres)->text;
+    }
+
+    #[AsTwigFilter('measure', isSafe: ['html'])]
+    public function measure(Quantity|Goods|Mass|Volume|Area $value, ?int $decimals = null): string
+    {
+        return $value instanceof Goods ? $this->sayer->formatter()->goods($value)->html() : $this->sayer->formatter()->quantity(self::quantity($value), $decimals)->html();
+    }
+
+    #[AsTwigFilter('measure_text')]
+    public function measureText(Quantity|Mass|Volume|Area $value, ?int $decimals = null): string
+    {
+        return $this->sayer->formatter()->quantity(self::quantity($value), $decimals)->text;
+    }
+
+    /** A number of a unit named by its symbol: {{ 12.5|in_unit('h') }} */
+    #[AsTwigFilter('in_unit', isSafe: ['html'])]
+    public function inUnit(float|int $value, string $unit, ?int $decimals = null): string
+    {
+        return $this->measure(Quantity::of($value, Unit::from($unit)), $decimals);
+    }
+
+    #[AsTwigFilter('in_unit_text')]
+    public function inUnitText(float|int $value, string $unit, ?int $decimals = null): string
+    {
+        return $this->measureText(Quantity::of($value, Unit::from($unit)), $decimals);
+    }
+
+    /** Only the number of a unit named by its symbol, for tables whose heading names the unit: {{ 12.5|bare('degC') }} */
+    #[AsTwigFilter('bare', isSafe: ['html'])]
+    public function bare(float|int $value, string $unit, int $decimals = 1): string
+    {
+        return $this->sayer->formatter()->bare(Quantity::of($value, Unit::from($unit)), $decimals)->html();
+    }
+
+    /** How a unit is written: {{ 'degC'|symbol }} */
+    #[AsTwigFilter('symbol')]
+    public function symbol(string $unit): string
+    {
+        return $this->sayer->formatter()->symbol(Unit::from($unit));
+    }
+
+    /** "Tue 3 Mar 2026" */
+    #[AsTwigFilter('day', isSafe: ['html'])]
+    public function day(Day $day): string
+    {
+        return $this->sayer->formatter()->day($day)->html();
+    }
+
+    #[AsTwigFilter('day_text')]
+    public function dayText(Day $day): string
+    {
+        return $this->sayer->formatter()->day($day)->text;
+    }
+
+    #[AsTwigFilter('day_of', isSafe: ['html'])]
+    public function dayOf(float|int $number): string
+    {
+        return $this->day(Day::of((int) $number));
+    }
+
+    #[AsTwigFilter('day_of_text')]
+    public function dayOfText(float|int $number): string
+    {
+        return $this->dayText(Day::of((int) $number));
+    }
+
+    #[AsTwigFilter('along_text')]
+    public function alongText(int $millimetres): string
+    {
+        return $this->longText(Length::fromMillimetres($millimetres));
+    }
+
+    /** "3 Mar" */
+    #[AsTwigFilter('short_day', isSafe: ['html'])]
+    public function shortDay(Day $day): string
+    {
+        return $this->sayer->formatter()->shortDay($day)->html();
+    }
+
+    #[AsTwigFilter('short_day_text')]
+    public function shortDayText(Day $day): string
+    {
+        return $this->sayer->formatter()->shortDay($day)->text;
+    }
+
+    /** "3 Mar 2026" */
+    #[AsTwigFilter('date_of', isSafe: ['html'])]
+    public function dateOf(Day $day): string
+    {
+        return $this->sayer->formatter()->date($day)->html();
+    }
+
+    /** "sown 3 Mar, planted 31 Mar, ready 12 May, cleared 20 May" */
+    #[AsTwigFilter('dates', isSafe: ['html'])]
+    public function dates(Planting $planting): string
+    {
+        return $this->sayer->html($this->sayer->datesOf($planting));
+    }
+
+    #[AsTwigFilter('dates_text')]
+    public function datesText(Planting $planting): string
+    {
+        return $this->sayer->text($this->sayer->datesOf($planting));
+    }
+
+    /** A day of every year: "3 Mar" */
+    #[AsTwigFilter('yearly', isSafe: ['html'])]
+    public function yearly(MonthDay $day): string
+    {
+        return $this->sayer->formatter()->yearly($day)->html();
+    }
+
+    #[AsTwigFilter('date_text')]
+    public function dateText(Day $day): string
+    {
+        return $this->sayer->formatter()->date($day)->text;
+    }
+
+    #[AsTwigFilter('money_text')]
+    public function moneyText(Money|float|int $cents): string
+    {
+        return $this->sayer->formatter()->money($cents)->text;
+    }
+
+    /** Cents as "1 234.50". */
+    #[AsTwigFilter('money', isSafe: ['html'])]
+    public function money(Money|float|int $cents): string
+    {
+        return $this->sayer->formatter()->money($cents)->html();
+    }
+
+    /** Cents as "1 234.50 EUR". */
+    #[AsTwigFilter('price', isSafe: ['html'])]
+    public function price(Money|float|int $cents): string
+    {
+        return $this->sayer->formatter()->price($cents)->html();
+    }
+
+    /** "+12.50", "−3.00" */
+    #[AsTwigFilter('signed_money', isSafe: ['html'])]
+    public function signedMoney(float|int $cents): string
+    {
+        return $this->sayer->formatter()->moneyMore($cents)->html();
+    }
+
+    /** "75 %" */
+    #[AsTwigFilter('percent', isSafe: ['html'])]
+    public function percent(float $share): string
+    {
+        return $this->measure(Quantity::of($share, Unit::Share));
+    }
+
+    /** "97.3 %" */
+    #[AsTwigFilter('percent_fine', isSafe: ['html'])]
+    public function percentFine(float $share): string
+    {
+        return $this->measure(Quantity::of($share, Unit::Share), 1);
+    }
+
+    #[AsTwigFilter('percent_text')]
+    public function percentText(float $share): string
+    {
+        return $this->measureText(Quantity::of($share, Unit::Share));
+    }
+
+    /** "+4.2 %" */
+    #[AsTwigFilter('signed_percent')]
+    public function signedPercent(float $share): string
+    {
+        return ($share < 0 ? '−' : '+').number_format(100 * abs($share), 1).' %';
+    }
+
+    /** At most three decimals, no idle zeros. */
+    #[AsTwigFilter('plain')]
+    public function plain(float|int $number): string
+    {
+        return Units::number((float) $number, 3);
+    }
+
+    /** Words of an older kind, with their dates written as elsewhere on the page. */
+    #[AsTwigFilter('with_days', isSafe: ['html'])]
+    public function withDays(string $words): string
+    {
+        $pieces = preg_split('/\b(\d{4}-\d{2}-\d{2})\b/', $words, flags: \PREG_SPLIT_DELIM_CAPTURE);
+        $written = array_map(fn (string $piece): string => self::isDay($piece) ? $this->dateOf(Day::parse($piece)) : htmlspecialchars($piece, \ENT_QUOTES | \ENT_SUBSTITUTE), false === $pieces ? [] : $pieces);
+
+        return implode('', $written);
+    }
+
+    private static function isDay(string $piece): bool
+    {
+        return 1 === preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $piece, $found) && checkdate((int) $found[2], (int) $found[3], (int) $found[1]);
+    }
+
+    private static function quantity(Quantity|Mass|Volume|Area $value): Quantity
+    {
+        return match (true) {
+            $value instanceof Mass => Quantity::mass($value),
+            $value instanceof Volume => Quantity::volume($value),
+            $value instanceof Area => Quantity::area($value),
+            default => $value,
+        };
+    }
+}
