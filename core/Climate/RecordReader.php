@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Climate;
 
+use JollyFurrow\Exception\Quote;
+use JollyFurrow\Time\BadDay;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\InvalidDay;
 
@@ -82,7 +84,8 @@ final class RecordReader
         try {
             $day = Day::parse(str_replace('/', '-', substr($row[$columns['date']] ?? '', 0, 10)))->number;
         } catch (InvalidDay $bad) {
-            $this->faults[$line] = $bad->getMessage();
+            $why = BadDay::NotInCalendar === $bad->said()->code ? 'does not exist in the calendar' : 'is not a date such as 2012-01-31';
+            $this->faults[$line] = \sprintf('%s %s.', Quote::of($row[$columns['date']] ?? ''), $why);
 
             return null;
         }

@@ -4,33 +4,46 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Measure;
 
-use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
 
-final class InvalidLength extends \InvalidArgumentException implements BadInput
+/** No length, or none that is allowed here. */
+final class InvalidLength extends \InvalidArgumentException implements Refusal
 {
+    private function __construct(private readonly Message $said)
+    {
+        parent::__construct($said->logged());
+    }
+
     public static function notALength(string $text): self
     {
-        return new self(\sprintf('%s is not a length. Write a number with a unit, for example 25 m, 75 cm, 30 in or 2.5 ft.', Quote::of($text)));
+        return new self(Message::of(BadMeasure::NotALength, text: Quote::of($text)));
     }
 
     public static function unknownUnit(string $unit): self
     {
-        return new self(\sprintf('The unit %s is not known here. Use mm, cm, m, in or ft.', Quote::of($unit)));
+        return new self(Message::of(BadMeasure::UnknownUnit, unit: Quote::of($unit)));
     }
 
-    public static function outside(string $text, float $least, float $most): self
+    /** @param bool $isShort told in centimetres or inches */
+    public static function outside(string $text, Length $least, Length $most, bool $isShort): self
     {
-        return new self(\sprintf('%s is outside what is allowed here: %s m to %s m.', Quote::of($text), self::plain($least), self::plain($most)));
+        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: self::told($least, $isShort), most: self::told($most, $isShort)));
     }
 
-    public static function outOfRange(float $metres): self
+    public static function outOfRange(int $millimetres): self
     {
-        return new self(\sprintf('%s m is no length a garden can have. It must lie between 0 and 10000 m.', self::plain($metres)));
+        return new self(Message::of(BadMeasure::NoSuchLength, length: Quantity::of($millimetres / 1000, Unit::Metre), most: Quantity::of(Length::LONGEST_MM / 1000, Unit::Metre)));
     }
 
-    private static function plain(float $number): string
+    private static function told(Length $length, bool $isShort): Quantity
     {
-        return rtrim(rtrim(number_format($number, 3, '.', ''), '0'), '.');
+        return $isShort ? Quantity::short($length) : Quantity::long($length);
+    }
+
+    public function said(): Message
+    {
+        return $this->said;
     }
 }

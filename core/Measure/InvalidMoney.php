@@ -4,13 +4,25 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Measure;
 
-use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
 
-final class InvalidMoney extends \InvalidArgumentException implements BadInput
+/** No amount of money. */
+final class InvalidMoney extends \InvalidArgumentException implements Refusal
 {
+    private function __construct(private readonly Message $said)
+    {
+        parent::__construct($said->logged());
+    }
+
     public static function notAnAmount(string $text): self
     {
-        return new self(\sprintf('%s is not an amount of money. Write for example 2.50 (0 to 999999.99, two decimals at most).', Quote::of($text)));
+        return new self(Message::of(BadMeasure::NotMoney, text: Quote::of($text)));
+    }
+
+    public function said(): Message
+    {
+        return $this->said;
     }
 }

@@ -7,12 +7,12 @@ namespace JollyFurrow\Measure;
 /** A length in whole millimetres, never negative. */
 final readonly class Length
 {
-    private const LONGEST_MM = 10_000_000;
+    public const LONGEST_MM = 10_000_000;
 
     private function __construct(public int $millimetres)
     {
         if ($millimetres < 0 || $millimetres > self::LONGEST_MM) {
-            throw InvalidLength::outOfRange($millimetres / 1000);
+            throw InvalidLength::outOfRange($millimetres);
         }
     }
 
@@ -58,7 +58,7 @@ final readonly class Length
         }
         $metres = (float) str_replace(',', '.', $m[1]) * $unit->millimetres() / 1000;
         if ($metres < $leastMetres || $metres > $mostMetres) {
-            throw InvalidLength::outside($text, $leastMetres, $mostMetres);
+            throw InvalidLength::outside($text, self::fromMetres($leastMetres), self::fromMetres($mostMetres), $bare->isShort());
         }
 
         return self::fromMetres($metres);

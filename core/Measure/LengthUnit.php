@@ -24,6 +24,12 @@ enum LengthUnit: string
         };
     }
 
+    /** Spacings and widths are told in such units. */
+    public function isShort(): bool
+    {
+        return !\in_array($this, [self::Metre, self::Foot], true);
+    }
+
     public static function named(string $word): ?self
     {
         return match (strtolower(rtrim($word, '.'))) {

@@ -31,6 +31,30 @@ final readonly class Mass
         return new self($pounds * self::POUND);
     }
 
+    /**
+     * Reads "2.5 kg", "300 g", "3lb", "4 oz"; a bare number counts in the units given, as kilograms or pounds.
+     *
+     * @throws InvalidMass
+     */
+    public static function parse(string $text, Units $bare, self $least, self $most): self
+    {
+        if (1 !== preg_match('/^\s*(\d{1,7}(?:[.,]\d{1,4})?)\s*(kg|g|lbs?|oz|)\.?\s*$/i', $text, $m)) {
+            throw InvalidMass::notOne($text);
+        }
+        $grams = (float) str_replace(',', '.', $m[1]) * match (strtolower($m[2])) {
+            'g' => 1.0,
+            'kg' => 1000.0,
+            'oz' => self::POUND / 16,
+            '' => Units::UsCustomary === $bare ? self::POUND : 1000.0,
+            default => self::POUND,
+        };
+        if ($grams < $least->grams || $grams > $most->grams) {
+            throw InvalidMass::outside($text, $least, $most);
+        }
+
+        return new self($grams);
+    }
+
     public function kilograms(): float
     {
         return $this->grams / 1000;

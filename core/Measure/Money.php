@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace JollyFurrow\Measure;
 
 use JollyFurrow\Exception\BadInput;
+use JollyFurrow\Message\Sayable;
 
 /** An amount of money in minor units (cents); the garden decides which currency. */
-final readonly class Money
+final readonly class Money implements Sayable
 {
     private function __construct(public int $cents)
     {
@@ -35,5 +36,10 @@ final readonly class Money
     public function text(): string
     {
         return number_format($this->cents / 100, 2, '.', '');
+    }
+
+    public function logged(): string
+    {
+        return $this->text();
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Measure;
 
+use JollyFurrow\Message\Sayable;
+
 /** A number and what it counts in. */
-final readonly class Quantity
+final readonly class Quantity implements Sayable
 {
     private function __construct(public float $value, public Unit $unit)
     {
@@ -41,5 +43,10 @@ final readonly class Quantity
     public static function area(Area $area): self
     {
         return new self($area->squareMetres, Unit::SquareMetre);
+    }
+
+    public function logged(): string
+    {
+        return round($this->value, 3).' '.$this->unit->value;
     }
 }

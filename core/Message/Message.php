@@ -4,16 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Message;
 
-use JollyFurrow\Measure\Goods;
-use JollyFurrow\Measure\Money;
-use JollyFurrow\Measure\Quantity;
-use JollyFurrow\Time\Day;
-
 /**
  * Something to be said, without its words: a code and the values it speaks of, by name. Text among the values is a name
  * somebody gave (a bed, a crop, a reason typed in), never a sentence of ours.
  *
- * @phpstan-type Value int|string|Day|Quantity|Goods|Money|\BackedEnum|Message|list<\BackedEnum|Message>
+ * @phpstan-type Value int|string|Sayable|\BackedEnum|Message|list<\BackedEnum|Message>
  */
 final readonly class Message
 {
@@ -23,7 +18,7 @@ final readonly class Message
     }
 
     /** @param Value ...$values */
-    public static function of(Code $code, int|string|Day|Quantity|Goods|Money|\BackedEnum|self|array ...$values): self
+    public static function of(Code $code, int|string|Sayable|\BackedEnum|self|array ...$values): self
     {
         $named = [];
         foreach ($values as $name => $value) {
@@ -31,11 +26,6 @@ final readonly class Message
         }
 
         return new self($code, $named);
-    }
-
-    public function equals(self $other): bool
-    {
-        return $this == $other;
     }
 
     /** For the log and for tests: the code, then the values. "no-room bed=A2 wanted=15 m most=8 m" */
@@ -54,10 +44,7 @@ final readonly class Message
     {
         return match (true) {
             $value instanceof self => '('.$value->logged().')',
-            $value instanceof Day => $value->iso(),
-            $value instanceof Quantity => round($value->value, 3).' '.$value->unit->value,
-            $value instanceof Goods => round($value->units, 3).' '.$value->unit,
-            $value instanceof Money => $value->text(),
+            $value instanceof Sayable => $value->logged(),
             $value instanceof \BackedEnum => (string) $value->value,
             \is_array($value) => implode(',', array_map(self::loggedValue(...), $value)),
             default => (string) $value,

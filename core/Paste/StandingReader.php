@@ -16,6 +16,7 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Planting\Remark;
@@ -90,8 +91,8 @@ final class StandingReader
     }
 
     /**
-     * @param array<string, string> $cells
-     * @param array<string, string> $faults
+     * @param array<string, string>         $cells
+     * @param array<string, string|Message> $faults
      *
      * @return array{Day|null, Column|null}
      */
@@ -116,7 +117,7 @@ final class StandingReader
         return [null, null];
     }
 
-    /** @param array<string, string> $faults */
+    /** @param array<string, string|Message> $faults */
     private function planting(Crop $crop, Bed $bed, Day $day, Column $column, Length $length, Garden $garden, array &$faults): ?Planting
     {
         $method = match ($column) {
@@ -193,8 +194,8 @@ final class StandingReader
     /**
      * @template T
      *
-     * @param array<string, string> $faults
-     * @param callable(): T         $parse
+     * @param array<string, string|Message> $faults
+     * @param callable(): T                 $parse
      *
      * @return T|null
      */
@@ -203,7 +204,7 @@ final class StandingReader
         try {
             return $parse();
         } catch (BadInput $bad) {
-            $faults[$column] = $bad->getMessage();
+            $faults[$column] = $bad instanceof Refusal ? $bad->said() : $bad->getMessage();
 
             return null;
         }

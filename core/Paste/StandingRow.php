@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Paste;
 
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 
 /** One row of a pasted list: the planting it makes, or what is wrong with which of its cells. */
 final readonly class StandingRow
 {
     /**
-     * @param array<string, string> $faults message by column
-     * @param list<string>          $crops  crops the word may mean, when there are several
+     * @param array<string, string|Message> $faults message by column
+     * @param list<string>                  $crops  crops the word may mean, when there are several
      */
     public function __construct(public ?Planting $planting, public array $faults, public array $crops)
     {

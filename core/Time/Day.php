@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Time;
 
+use JollyFurrow\Message\Sayable;
+
 /**
  * A civil date as a day number: days since 1970-01-01, no time zone, no clock.
  *
  * Proleptic Gregorian calendar between 1900 and 2199. Conversion after Howard Hinnant,
  * "chrono-Compatible Low-Level Date Algorithms" (days_from_civil, civil_from_days).
  */
-final readonly class Day
+final readonly class Day implements Sayable
 {
     private const FIRST = -25567;
     private const LAST = 84005;
@@ -129,5 +131,10 @@ final readonly class Day
         $doy = intdiv(153 * ($month + ($month > 2 ? -3 : 9)) + 2, 5) + $day - 1;
 
         return $era * 146097 + $yoe * 365 + intdiv($yoe, 4) - intdiv($yoe, 100) + $doy - 719468;
+    }
+
+    public function logged(): string
+    {
+        return $this->iso();
     }
 }

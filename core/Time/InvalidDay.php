@@ -4,23 +4,35 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Time;
 
-use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
 
-final class InvalidDay extends \InvalidArgumentException implements BadInput
+/** No date there is. */
+final class InvalidDay extends \InvalidArgumentException implements Refusal
 {
+    private function __construct(private readonly Message $said)
+    {
+        parent::__construct($said->logged());
+    }
+
     public static function notADate(string $text): self
     {
-        return new self(\sprintf('%s is not a date. Write year-month-day, for example 2026-05-20.', Quote::of($text)));
+        return new self(Message::of(BadDay::NotADate, text: Quote::of($text)));
     }
 
     public static function notInCalendar(string $text): self
     {
-        return new self(\sprintf('%s does not exist in the calendar. Check the day of the month.', Quote::of($text)));
+        return new self(Message::of(BadDay::NotInCalendar, text: Quote::of($text)));
     }
 
     public static function outOfRange(int $number): self
     {
-        return new self(\sprintf('Day number %d is outside the years 1900 to 2199.', $number));
+        return new self(Message::of(BadDay::OutOfRange, number: $number));
+    }
+
+    public function said(): Message
+    {
+        return $this->said;
     }
 }

@@ -4,13 +4,25 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Time;
 
-use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Message\Refusal;
 
-final class InvalidMonthDay extends \InvalidArgumentException implements BadInput
+/** No day of every year. */
+final class InvalidMonthDay extends \InvalidArgumentException implements Refusal
 {
+    private function __construct(private readonly Message $said)
+    {
+        parent::__construct($said->logged());
+    }
+
     public static function notADay(string $text): self
     {
-        return new self(\sprintf('%s is not a day of the year. Write month-day, for example 05-12.', Quote::of($text)));
+        return new self(Message::of(BadDay::NotADayOfTheYear, text: Quote::of($text)));
+    }
+
+    public function said(): Message
+    {
+        return $this->said;
     }
 }

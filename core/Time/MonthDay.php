@@ -4,23 +4,47 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Time;
 
-use JollyFurrow\Exception\BadInput;
-
-/** A day of any year, written "05-12"; 29 February is not one. */
+/** A day of any year, "05-12" in files; 29 February is not one. */
 final readonly class MonthDay
 {
+    private const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
+
     private function __construct(public int $month, public int $day)
     {
     }
 
-    /** @throws BadInput */
+    /**
+     * Reads "05-12", "12 May", "May 12".
+     *
+     * @throws InvalidMonthDay
+     */
     public static function parse(string $text): self
     {
-        if (1 !== preg_match('/^\s*(\d{1,2})-(\d{1,2})\s*$/', $text, $m) || !checkdate((int) $m[1], (int) $m[2], 2001)) {
+        $month = $day = 0;
+        if (1 === preg_match('/^\s*(\d{1,2})-(\d{1,2})\s*$/', $text, $m)) {
+            [$month, $day] = [(int) $m[1], (int) $m[2]];
+        } elseif (1 === preg_match('/^\s*(\d{1,2})\.?\s+([a-z]{3,9})\.?\s*$/i', $text, $m)) {
+            [$month, $day] = [self::monthNamed($m[2]), (int) $m[1]];
+        } elseif (1 === preg_match('/^\s*([a-z]{3,9})\.?\s+(\d{1,2})\s*$/i', $text, $m)) {
+            [$month, $day] = [self::monthNamed($m[1]), (int) $m[2]];
+        }
+        if (!checkdate($month, $day, 2001)) {
             throw InvalidMonthDay::notADay($text);
         }
 
-        return new self((int) $m[1], (int) $m[2]);
+        return new self($month, $day);
+    }
+
+    /** 0: there is none of that name. */
+    private static function monthNamed(string $name): int
+    {
+        foreach (self::MONTHS as $number => $month) {
+            if (str_starts_with($month, strtolower($name))) {
+                return $number + 1;
+            }
+        }
+
+        return 0;
     }
 
     public function in(int $year): Day

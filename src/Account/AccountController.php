@@ -4,39 +4,42 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Form\Forms;
 use App\Rows\Account;
-use App\Shared\Entry;
 use App\Shared\Page;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** The account itself: its password, the links that invite or let in anew. The pages behind links need no sign-in; they carry a token of their own. */
+/** The account itself: its password, the links that invite or let in anew. The pages behind links need no sign-in. */
 final class AccountController extends Page
 {
-    private const TOKEN = 'link';
+    public function __construct(private readonly Forms $forms)
+    {
+    }
 
     #[Route('/account', name: 'account', methods: ['GET'])]
     public function account(Request $request): Response
     {
-        return $this->password($request, Entry::fresh());
+        return $this->password($request, $this->forms->fresh(NewPasswordType::class, new NewPassword(), ['old' => true]));
     }
 
     #[Route('/account', name: 'account_password', methods: ['POST'])]
     public function change(Request $request, Passwords $passwords, Security $security): Response
     {
         $account = $this->signedIn();
-        $entry = new Entry($request->request->all());
-        $password = Passwords::read($entry);
-        if (!$passwords->isRight($account, $entry->exact('old'))) {
-            $entry->fault('old', 'This is not your password as it is now.');
+        $typed = new NewPassword();
+        $form = $this->forms->sent($request, NewPasswordType::class, $typed, ['old' => true]);
+        $old = $form->get('old')->getData();
+        if (!$passwords->isRight($account, \is_string($old) ? $old : '')) {
+            Forms::fault($form, 'old', 'This is not your password as it is now.');
         }
-        if (!$entry->isGood()) {
-            return $this->password($request, $entry);
+        if (!$form->isValid()) {
+            return $this->password($request, $form);
         }
-        $passwords->set($account, $password);
+        $passwords->set($account, $typed->password);
         $security->login($account, 'form_login', 'main');
         $this->addFlash('done', 'The new password is kept. Other devices are signed out.');
 
@@ -48,21 +51,18 @@ final class AccountController extends Page
     {
         $account = $passwords->whose($secret);
         if (null === $account) {
-            return $this->render('account/link.html.twig', ['what' => 'gone'], new Response(status: Response::HTTP_NOT_FOUND));
+            return $this->gone();
         }
-        $entry = new Entry($request->isMethod('POST') ? $request->request->all() : []);
-        if ($request->isMethod('POST')) {
-            $this->mustCarryToken($request);
-            $password = Passwords::read($entry);
-            if ($entry->isGood()) {
-                $passwords->set($account, $password);
-                $this->addFlash('done', 'The new password is kept. Sign in with it.');
+        $typed = new NewPassword();
+        $form = $this->typedInto($request, NewPasswordType::class, $typed);
+        if ($form->isSubmitted() && $form->isValid()) {
+            $passwords->set($account, $typed->password);
+            $this->addFlash('done', 'The new password is kept. Sign in with it.');
 
-                return $this->seeOther('sign_in');
-            }
+            return $this->seeOther('sign_in');
         }
 
-        return $this->render('account/link.html.twig', ['what' => 'reset', 'secret' => $secret, 'email' => $account->getUserIdentifier(), 'entry' => $entry], new Response(status: $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->link($form, ['what' => 'reset', 'secret' => $secret, 'email' => $account->getUserIdentifier()]);
     }
 
     #[Route('/join/{secret}', name: 'join', methods: ['GET', 'POST'])]
@@ -70,13 +70,13 @@ final class AccountController extends Page
     {
         $to = $members->invitation($secret);
         if (null === $to) {
-            return $this->render('account/link.html.twig', ['what' => 'gone'], new Response(status: Response::HTTP_NOT_FOUND));
+            return $this->gone();
         }
-        $entry = new Entry($request->isMethod('POST') ? $request->request->all() : []);
         $account = $this->getUser();
+        $typed = new NewAccount();
+        $form = $account instanceof Account ? $this->forms->fresh(NewAccountType::class, $typed) : $this->typedInto($request, NewAccountType::class, $typed);
         if ($request->isMethod('POST')) {
-            $account instanceof Account ?: $this->mustCarryToken($request);
-            $account = $account instanceof Account ? $account : $accounts->read($entry);
+            $account = $account instanceof Account ? $account : $accounts->openAsTyped($form, $typed);
             if ($account instanceof Account && $members->accept($secret, $account)) {
                 $this->getUser() instanceof Account ?: $security->login($account, 'form_login', 'main');
 
@@ -85,12 +85,37 @@ final class AccountController extends Page
         }
         $request->getSession()->set('_security.main.target_path', $request->getUri());
 
-        return $this->render('account/link.html.twig', ['what' => 'join', 'secret' => $secret, 'to' => $to, 'who' => $account instanceof Account ? $account->name() : '', 'entry' => $entry], new Response(status: $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->link($form, ['what' => 'join', 'secret' => $secret, 'to' => $to, 'who' => $account instanceof Account ? $account->name() : '']);
     }
 
-    private function password(Request $request, Entry $entry): Response
+    /**
+     * @param class-string<NewPasswordType|NewAccountType> $type
+     *
+     * @return FormInterface<mixed>
+     */
+    private function typedInto(Request $request, string $type, NewPassword $typed): FormInterface
     {
-        return $this->page($request, 'account/account.html.twig', ['account' => $this->signedIn(), 'entry' => $entry], 'account', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+        return $request->isMethod('POST') ? $this->forms->sent($request, $type, $typed) : $this->forms->fresh($type, $typed);
+    }
+
+    /** @param FormInterface<mixed> $form */
+    private function password(Request $request, FormInterface $form): Response
+    {
+        return $this->page($request, 'account/account.html.twig', ['account' => $this->signedIn(), 'form' => $form->createView()], 'account', Forms::status($form));
+    }
+
+    /**
+     * @param FormInterface<mixed> $form
+     * @param array<string, mixed> $values
+     */
+    private function link(FormInterface $form, array $values): Response
+    {
+        return $this->render('account/link.html.twig', [...$values, 'form' => $form->createView()], new Response(status: Forms::status($form)));
+    }
+
+    private function gone(): Response
+    {
+        return $this->render('account/link.html.twig', ['what' => 'gone'], new Response(status: Response::HTTP_NOT_FOUND));
     }
 
     private function signedIn(): Account
@@ -98,12 +123,5 @@ final class AccountController extends Page
         $account = $this->getUser();
 
         return $account instanceof Account ? $account : throw $this->createAccessDeniedException();
-    }
-
-    private function mustCarryToken(Request $request): void
-    {
-        if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
-            throw new AccessDeniedHttpException('This page was open too long. Load it again and repeat what you did.');
-        }
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Form\Forms;
 use App\Rows\Account;
-use App\Shared\Entry;
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Form\FormInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /** Opens accounts. */
@@ -27,19 +28,19 @@ final readonly class Accounts
         return $account;
     }
 
-    /** A new account from a form; null when something is wrong, which goes to the entry. */
-    public function read(Entry $entry): ?Account
+    /**
+     * As it is typed; null when something is wrong, which is told at the form.
+     *
+     * @param FormInterface<mixed> $form
+     */
+    public function openAsTyped(FormInterface $form, NewAccount $typed): ?Account
     {
-        $email = mb_strtolower($entry->raw('email'));
-        $name = $entry->text('name', 120);
-        $password = Passwords::read($entry);
-        if ('' === $email || mb_strlen($email) > 180 || false === filter_var($email, \FILTER_VALIDATE_EMAIL)) {
-            $entry->fault('email', 'This is no e-mail address. Write one such as name@place.example.');
-        } elseif (null !== $this->find($email)) {
-            $entry->fault('email', 'There is an account with this address already. Sign in with it instead.');
+        $email = mb_strtolower($typed->email);
+        if (null !== $this->find($email)) {
+            Forms::fault($form, 'email', 'There is an account with this address already. Sign in with it instead.');
         }
 
-        return $entry->isGood() && '' !== $email ? $this->open($email, $name, $password) : null;
+        return $form->isValid() && '' !== $email ? $this->open($email, $typed->name, $typed->password) : null;
     }
 
     public function find(string $email): ?Account

@@ -30,6 +30,8 @@ use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 final readonly class GardenGate
 {
     public const TOKEN = 'act';
+    /** Pages behind a link, which need no sign-in; what they send is as little to be forged as any. */
+    private const FOR_ANYBODY = ['new_password', 'join'];
 
     public function __construct(private Security $security, private Connection $connection, private CsrfTokenManagerInterface $tokens, private Sayer $sayer)
     {
@@ -40,12 +42,12 @@ final readonly class GardenGate
     {
         $request = $event->getRequest();
         $account = $this->security->getUser();
-        if (!$event->isMainRequest() || !$account instanceof Account) {
+        if (!$event->isMainRequest() || (!$account instanceof Account && !\in_array($request->attributes->get('_route'), self::FOR_ANYBODY, true))) {
             return;
         }
         $visit = null;
         $gardenId = $request->attributes->get('garden');
-        if (\is_string($gardenId)) {
+        if (\is_string($gardenId) && $account instanceof Account) {
             $visit = $this->visit($gardenId, $account) ?? throw new NotFoundHttpException('There is no such garden.');
             $request->attributes->set('visit', $visit);
         }

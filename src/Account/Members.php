@@ -12,6 +12,7 @@ use App\Shared\Today;
 use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Time\Day;
 
 /** Who belongs to a garden and as what; inviting, changing, removing. A garden always keeps an owner. Each change is a line of the log. */
 final readonly class Members
@@ -32,12 +33,12 @@ final readonly class Members
         return $members;
     }
 
-    /** @return list<array{id: string, note: string, role: Role, ends: int}> still open */
+    /** @return list<array{id: string, note: string, role: Role, ends: Day}> still open */
     public function invitations(string $gardenId): array
     {
         $rows = $this->connection->fetchAllAssociative('SELECT id, note, role, ends_at FROM invitation WHERE garden_id = ? AND used_by IS NULL AND ends_at > ? ORDER BY ends_at, id', [$gardenId, $this->now()]);
 
-        return array_map(static fn (array $row): array => ['id' => self::text($row['id']), 'note' => self::text($row['note']), 'role' => Role::from(self::text($row['role'])), 'ends' => is_numeric($row['ends_at']) ? (int) $row['ends_at'] : 0], $rows);
+        return array_map(static fn (array $row): array => ['id' => self::text($row['id']), 'note' => self::text($row['note']), 'role' => Role::from(self::text($row['role'])), 'ends' => Day::of(intdiv(is_numeric($row['ends_at']) ? (int) $row['ends_at'] : 0, 86400))], $rows);
     }
 
     /** @return string the secret of the link, shown once */

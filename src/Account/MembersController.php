@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Shared\Entry;
+use App\Form\Forms;
 use App\Shared\Page;
 use App\Shared\Role;
 use App\Shared\Visit;
+use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -18,23 +19,27 @@ final class MembersController extends Page
 {
     private const OWNER = ['_least' => Role::Owner->value];
 
+    public function __construct(private readonly Forms $forms)
+    {
+    }
+
     #[Route('/g/{garden}/members', name: 'members', methods: ['GET'])]
     public function members(Request $request, Visit $visit, Members $members): Response
     {
-        return $this->show($request, $visit, $members, Entry::fresh(), '', Response::HTTP_OK);
+        return $this->show($request, $visit, $members);
     }
 
     #[Route('/g/{garden}/members', name: 'member_invite', methods: ['POST'], defaults: self::OWNER)]
     public function invite(Request $request, Visit $visit, Members $members): Response
     {
-        $entry = new Entry($request->request->all());
-        $role = $entry->choice('role', Role::class);
-        $note = $entry->text('note', 120);
-        if (!$entry->isGood()) {
-            return $this->show($request, $visit, $members, $entry, '', Response::HTTP_UNPROCESSABLE_ENTITY);
+        $invitee = new Invitee();
+        $form = $this->forms->sent($request, InviteeType::class, $invitee);
+        if (!$form->isValid()) {
+            return $this->show($request, $visit, $members, invite: $form);
         }
-        $secret = $members->invite($visit, $role, $note);
-        $this->addFlash('link', ['words' => \sprintf('Hand this link to %s. It works once, for two weeks, and makes whoever opens it %s of %s.', $note, $role->value, $visit->gardenName), 'link' => $this->generateUrl('join', ['secret' => $secret], UrlGeneratorInterface::ABSOLUTE_URL)]);
+        $secret = $members->invite($visit, $invitee->role, $invitee->note);
+        $words = 'Hand this link to %s. It works once, for two weeks, and makes whoever opens it %s of %s.';
+        $this->showLink(\sprintf($words, $invitee->note, $invitee->role->value, $visit->gardenName), 'join', $secret);
 
         return $this->seeOther('members', ['garden' => $visit->gardenId]);
     }
@@ -73,9 +78,12 @@ final class MembersController extends Page
     {
         $name = $members->name($visit->gardenId, $member);
         if (null === $name || !$members->ownsAllGardensOf($visit->accountId, $member)) {
-            return $this->after($request, $visit, $members, null === $name ? 'This member has left the garden already.' : \sprintf('%s also belongs to a garden you do not own, which such a link would open to you. Whoever runs the server can make one there.', $name), '');
+            $foreign = '%s also belongs to a garden you do not own, which such a link would open to you. Whoever runs the server can make one there.';
+
+            return $this->after($request, $visit, $members, null === $name ? 'This member has left the garden already.' : \sprintf($foreign, $name), '');
         }
-        $this->addFlash('link', ['words' => \sprintf('Hand this link to %s. It works once, for a day, and sets a new password.', $name), 'link' => $this->generateUrl('new_password', ['secret' => $passwords->link($member)], UrlGeneratorInterface::ABSOLUTE_URL)]);
+        $words = \sprintf('Hand this link to %s. It works once, for a day, and sets a new password.', $name);
+        $this->showLink($words, 'new_password', $passwords->link($member));
 
         return $this->seeOther('members', ['garden' => $visit->gardenId]);
     }
@@ -83,15 +91,31 @@ final class MembersController extends Page
     private function after(Request $request, Visit $visit, Members $members, ?string $problem, string $done): Response
     {
         if (null !== $problem) {
-            return $this->show($request, $visit, $members, Entry::fresh(), $problem, Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->show($request, $visit, $members, $problem);
         }
         $this->addFlash('done', $done);
 
         return $this->seeOther('members', ['garden' => $visit->gardenId]);
     }
 
-    private function show(Request $request, Visit $visit, Members $members, Entry $entry, string $problem, int $status): Response
+    /** A link to hand over, on the page shown next and never again. */
+    private function showLink(string $words, string $route, string $secret): void
     {
-        return $this->page($request, 'account/members.html.twig', ['visit' => $visit, 'members' => $members->of($visit->gardenId), 'invitations' => $visit->isOwner() ? $members->invitations($visit->gardenId) : [], 'roles' => Role::cases(), 'entry' => $entry, 'problem' => $problem], 'members', $status);
+        $this->addFlash('link', ['words' => $words, 'link' => $this->generateUrl($route, ['secret' => $secret], UrlGeneratorInterface::ABSOLUTE_URL)]);
+    }
+
+    /** @param FormInterface<mixed>|null $invite */
+    private function show(Request $request, Visit $visit, Members $members, string $problem = '', ?FormInterface $invite = null): Response
+    {
+        $invite ??= $this->forms->fresh(InviteeType::class, new Invitee());
+
+        return $this->page($request, 'account/members.html.twig', [
+            'visit' => $visit,
+            'members' => $members->of($visit->gardenId),
+            'invitations' => $visit->isOwner() ? $members->invitations($visit->gardenId) : [],
+            'roles' => Role::cases(),
+            'invite' => $invite->createView(),
+            'problem' => $problem,
+        ], 'members', '' === $problem ? Forms::status($invite) : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

@@ -6,7 +6,6 @@ namespace App\Account;
 
 use App\Rows\Account;
 use App\Rows\GardenRow;
-use App\Shared\Entry;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -15,25 +14,10 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 /** New passwords, by the old one or by a one-time link. Whoever was signed in with the old one elsewhere is signed out there. */
 final readonly class Passwords
 {
-    private const SHORTEST = 10;
-    private const LONGEST = 200;
     private const HOURS = 24;
 
     public function __construct(private Connection $connection, private EntityManagerInterface $entities, private UserPasswordHasherInterface $hasher, private Today $today)
     {
-    }
-
-    /** Reads a new password typed twice; what is wrong goes to the entry. */
-    public static function read(Entry $entry): string
-    {
-        $password = $entry->exact('password');
-        if (mb_strlen($password) < self::SHORTEST || mb_strlen($password) > self::LONGEST) {
-            $entry->fault('password', \sprintf('Take at least %d characters; a short sentence is best.', self::SHORTEST));
-        } elseif ($entry->exact('again') !== $password) {
-            $entry->fault('again', 'These are not the same. Type the new password once more.');
-        }
-
-        return $password;
     }
 
     public function isRight(Account $account, #[\SensitiveParameter] string $password): bool

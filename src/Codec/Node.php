@@ -251,8 +251,8 @@ final readonly class Node
         }
         try {
             return $parse($value);
-        } catch (BadInput $bad) {
-            $this->fault($field, $bad->getMessage());
+        } catch (BadInput) {
+            $this->fault($field, \sprintf('is %s; it must be %s.', self::show($value), $right));
 
             return $fallback;
         }

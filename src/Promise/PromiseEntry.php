@@ -13,6 +13,7 @@ use JollyFurrow\Exception\Quote;
 use JollyFurrow\Measure\InvalidMoney;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Time\Day;
 
 /**
@@ -23,7 +24,7 @@ final class PromiseEntry
 {
     private const MOST = 100_000;
 
-    /** @var array<string, string> "product/day" or "product/price" => message */
+    /** @var array<string, string|Message> "product/day" or "product/price" => message */
     private array $faults = [];
     /** @var array<mixed> */
     private array $was = [];
@@ -34,7 +35,7 @@ final class PromiseEntry
     {
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, string|Message> */
     public function faults(): array
     {
         return $this->faults;
@@ -70,7 +71,7 @@ final class PromiseEntry
             try {
                 $money[(string) $product] = Money::parse(\is_scalar($text) ? (string) $text : '');
             } catch (InvalidMoney $bad) {
-                $this->faults[$product.'/price'] = $bad->getMessage();
+                $this->faults[$product.'/price'] = $bad->said();
             }
         }
 

@@ -17,16 +17,6 @@ enum Role: string
         return $this->rank() >= $other->rank();
     }
 
-    public function words(): string
-    {
-        return match ($this) {
-            self::Owner => 'owner: everything',
-            self::Grower => 'grower: plans and records',
-            self::Hand => 'hand: sees and records work',
-            self::Reader => 'reader: sees',
-        };
-    }
-
     private function rank(): int
     {
         return match ($this) {

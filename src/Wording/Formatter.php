@@ -198,6 +198,25 @@ final readonly class Formatter
         return Written::number(Units::number($value, $decimals), $kind->name, $quantity->value * $kind->factor);
     }
 
+    /**
+     * Reads a number of a kind: bare in the garden's own unit, or with the unit of either system behind it.
+     *
+     * @throws NotANumber
+     */
+    public function read(string $text, Unit $unit): Quantity
+    {
+        if (1 !== preg_match('/^\s*([-−]?\d{1,9}(?:[.,]\d{1,6})?)\s*(.*?)\s*$/u', $text, $m)) {
+            throw NotANumber::at($text, $this->symbol($unit));
+        }
+        foreach ([$this->units, ...Units::cases()] as $units) {
+            $scale = Scale::of($unit, $units);
+            if (null !== $scale && ('' === $m[2] || 0 === strcasecmp($scale->symbol, $m[2]))) {
+                return Quantity::of($scale->back((float) strtr($m[1], ['−' => '-', ',' => '.'])), $unit);
+            }
+        }
+        throw NotANumber::at($text, $this->symbol($unit));
+    }
+
     /** "°C", "in" */
     public function symbol(Unit $unit): string
     {

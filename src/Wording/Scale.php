@@ -34,6 +34,12 @@ final readonly class Scale
         return Units::number($value * $this->factor + $this->offset, $this->decimals).' '.$this->symbol;
     }
 
+    /** The number of the core that is written as this one. */
+    public function back(float $written): float
+    {
+        return ($written - $this->offset) / $this->factor;
+    }
+
     private static function metric(Unit $unit): ?self
     {
         return match ($unit) {

@@ -95,7 +95,7 @@ final class GardenFileTest extends AppCase
         yield 'another format' => ['format', 'something', 'format', 'jolly-furrow-garden'];
         yield 'a later version' => ['version', 7, 'version', 'whole number from 1 to 2'];
         yield 'no name' => ['name', '', 'name', 'must be a text'];
-        yield 'a day there is not' => ['today', '2026-02-30', 'today', 'does not exist in the calendar'];
+        yield 'a day there is not' => ['today', '2026-02-30', 'today', 'must be a date such as 2026-05-20'];
         yield 'text for a number' => ['place.latitude', 'north', 'place.latitude', 'number from -66 to 66'];
         yield 'a place at the pole' => ['place.latitude', 90, 'place.latitude', 'number from -66 to 66'];
         yield 'unknown units' => ['settings.units', 'ells', 'settings.units', 'one of metric, us'];

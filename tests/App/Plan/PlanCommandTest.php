@@ -36,7 +36,7 @@ final class PlanCommandTest extends TestCase
 
         self::assertSame([2, ''], [$code, $out]);
         self::assertStringContainsString('today', $errors);
-        self::assertStringContainsString('Write year-month-day', $errors);
+        self::assertStringContainsString('must be a date such as 2026-05-20', $errors);
         self::assertSame(2, self::furrow('{"broken')[0]);
         self::assertSame(2, self::furrow('', '/no/such/file.json')[0]);
     }

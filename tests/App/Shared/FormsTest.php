@@ -34,7 +34,7 @@ final class FormsTest extends AppCase
         yield 'product: of nothing' => ['/offer/product', [...$product, 'item0' => '', 'units0' => ''], 'item0', 'at least one crop'];
         yield 'product: no units' => ['/offer/product', [...$product, 'units0' => '-2'], 'units0', 'Write a number from 0.001'];
         yield 'settings: beyond the pole' => ['/settings', ['name' => 'G', 'latitude' => '91'], 'latitude', 'number from -66 to 66'];
-        yield 'settings: no frost day' => ['/settings', ['name' => 'G', 'last_frost' => '14 May'], 'last_frost', 'is not a day of the year'];
+        yield 'settings: no frost day' => ['/settings', ['name' => 'G', 'last_frost' => '14.5.'], 'last_frost', 'is not a day of the year'];
         yield 'settings: no sowing day' => ['/settings', ['name' => 'G'], 'sowing_days', 'at least one day of the week'];
     }
 

@@ -35,13 +35,13 @@ final class LengthTest extends TestCase
     /** @return iterable<array{string, string}> */
     public static function bad(): iterable
     {
-        yield ['', 'is not a length'];
-        yield ['-3 m', 'is not a length'];
-        yield ['1e9', 'is not a length'];
-        yield ['seven', 'is not a length'];
-        yield ['12 furlongs', 'is not known here'];
-        yield ['9999 m', 'is outside what is allowed'];
-        yield ['0', 'is outside what is allowed'];
+        yield ['', 'not-a-length'];
+        yield ['-3 m', 'not-a-length'];
+        yield ['1e9', 'not-a-length'];
+        yield ['seven', 'not-a-length'];
+        yield ['12 furlongs', 'unknown-unit'];
+        yield ['9999 m', 'outside text'];
+        yield ['0', 'outside text'];
     }
 
     #[DataProvider('bad')]

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Paste;
 
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Paste\StandingRow;
 use JollyFurrow\Planting\Standing;
@@ -38,7 +39,8 @@ final class StandingReaderTest extends TestCase
         $rows = self::read([['bed' => 'A3', 'crop' => 'kale', 'date' => '2 May', 'length' => '15 m'], $cells], LittleGarden::on('2026-06-05'));
 
         self::assertNull($rows[1]->planting);
-        self::assertStringContainsString($message, $rows[1]->faults[$field] ?? '');
+        $fault = $rows[1]->faults[$field] ?? '';
+        self::assertStringContainsString($message, $fault instanceof Message ? $fault->logged() : $fault);
     }
 
     /** @return iterable<string, array{array<string, string>, string, string}> */

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Promise;
+
+use App\Form\CaseType;
+use App\Form\CountType;
+use JollyFurrow\Time\Weekday;
+use Symfony\Component\Form\AbstractType;
+use Symfony\Component\Form\Extension\Core\Type\TextType;
+use Symfony\Component\Form\FormBuilderInterface;
+use Symfony\Component\OptionsResolver\OptionsResolver;
+
+/** @extends AbstractType<OutletData> */
+final class OutletType extends AbstractType
+{
+    public function buildForm(FormBuilderInterface $builder, array $options): void
+    {
+        $after = ['property_path' => 'pickToSale', 'required' => false, 'most' => 30];
+        $builder
+            ->add('name', TextType::class, ['label' => 'Name', 'empty_data' => ''])
+            ->add('weekday', CaseType::class, ['label' => 'Market day', 'class' => Weekday::class])
+            ->add('priority', CountType::class, ['label' => 'Served as number', 'help' => '1 is served first when there is not enough', 'least' => 1, 'most' => 99])
+            ->add('pick_window_days', CountType::class, ['label' => 'Picking opens, days before', 'property_path' => 'pickWindow', 'most' => 30])
+            ->add('pick_to_sale_days', CountType::class, ['label' => 'Nothing older than, days', 'help' => 'leave empty when stored goods are welcome', ...$after]);
+    }
+
+    public function configureOptions(OptionsResolver $resolver): void
+    {
+        $resolver->setDefaults(['data_class' => OutletData::class]);
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Promise;
+
+use JollyFurrow\Measure\Money;
+use JollyFurrow\Promise\Part;
+use JollyFurrow\Promise\Product;
+use Symfony\Component\Validator\Constraints as Assert;
+use Symfony\Component\Validator\Context\ExecutionContextInterface;
+
+/** What is typed to add a product; it has room for a few parts. */
+final class ProductData
+{
+    public const PARTS = 4;
+
+    #[Assert\NotBlank(message: 'Please write something here.')]
+    #[Assert\Length(max: 120, maxMessage: 'At most {{ limit }} characters fit here.')]
+    public string $name = '';
+    #[Assert\NotBlank(message: 'Please write something here.')]
+    #[Assert\Length(max: 40, maxMessage: 'At most {{ limit }} characters fit here.')]
+    public string $unit = 'bunch';
+    public Money $price;
+    /** @var array<int, string|null> crops by slot */
+    public array $item = [];
+    /** @var array<int, float|null> units of them by slot */
+    public array $units = [0 => 1.0];
+
+    public function __construct()
+    {
+        $this->price = Money::fromCents(250);
+    }
+
+    #[Assert\Callback]
+    public function hasParts(ExecutionContextInterface $context): void
+    {
+        for ($slot = 0; $slot < self::PARTS; ++$slot) {
+            $isOne = '' !== ($this->item[$slot] ?? '');
+            if ($isOne && null === ($this->units[$slot] ?? null)) {
+                $context->buildViolation('How many units of it? Write a number.')->atPath("units[$slot]")->addViolation();
+            }
+            if (!$isOne && $slot > 0 && null !== ($this->units[$slot] ?? null)) {
+                $context->buildViolation('Of which crop?')->atPath("item[$slot]")->addViolation();
+            }
+        }
+        if ([] === $this->parts()) {
+            $context->buildViolation('Choose at least one crop the product is made of, and how much of it.')->atPath('item[0]')->addViolation();
+        }
+    }
+
+    /** @throws \LogicException where there is no part */
+    public function product(string $key): Product
+    {
+        $parts = $this->parts();
+
+        return new Product($key, $this->name, $this->unit, $this->price, [] === $parts ? throw new \LogicException('A product is made of something.') : $parts);
+    }
+
+    /** @return list<Part> */
+    private function parts(): array
+    {
+        $parts = [];
+        foreach (array_filter($this->item) as $slot => $item) {
+            $parts[] = new Part($item, $this->units[$slot] ?? 0.0);
+        }
+
+        return $parts;
+    }
+}
