@@ -24,11 +24,12 @@ final class Parsed implements DataTransformerInterface
     private string $written = '';
 
     /**
-     * @param \Closure(T): string      $write
-     * @param \Closure(string): T      $parse   throws BadInput
-     * @param \Closure(string): string $nothing what to say of an empty field; null: it may stay empty
+     * @param \Closure(T, array<string, mixed>): string $write
+     * @param \Closure(string, array<string, mixed>): T $parse   throws BadInput
+     * @param array<string, mixed>                      $options of the field
+     * @param \Closure(): string|null                   $nothing what to say of an empty field; null: it may stay empty
      */
-    public function __construct(private readonly Sayer $sayer, private readonly \Closure $write, private readonly \Closure $parse, private readonly ?\Closure $nothing = null)
+    public function __construct(private readonly Sayer $sayer, private readonly \Closure $write, private readonly \Closure $parse, private readonly array $options, private readonly ?\Closure $nothing)
     {
     }
 
@@ -36,7 +37,7 @@ final class Parsed implements DataTransformerInterface
     {
         if (null === $value || $value !== $this->was) {
             $this->was = $value;
-            $this->written = null === $value ? '' : ($this->write)($value);
+            $this->written = null === $value ? '' : ($this->write)($value, $this->options);
         }
 
         return $this->written;
@@ -52,13 +53,13 @@ final class Parsed implements DataTransformerInterface
             return $this->was;
         }
         try {
-            $this->was = ($this->parse)($text);
+            $this->was = ($this->parse)($text, $this->options);
             $this->written = $text;
 
             return $this->was;
         } catch (BadInput $bad) {
             $failed = new TransformationFailedException($bad->getMessage(), previous: $bad);
-            $failed->setInvalidMessage(strtr('' === $text && null !== $this->nothing ? ($this->nothing)($text) : $this->sayer->why($bad), ['{' => '(', '}' => ')']));
+            $failed->setInvalidMessage(strtr('' === $text && null !== $this->nothing ? ($this->nothing)() : $this->sayer->why($bad), ['{' => '(', '}' => ')']));
             throw $failed;
         }
     }

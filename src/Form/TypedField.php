@@ -25,12 +25,8 @@ abstract class TypedField extends AbstractType
 
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
-        $write =
-            /** @param T $value */
-            fn (object $value): string => $this->write($value, $options);
-        $parse = fn (string $text): object => $this->parse($text, $options);
         $nothing = true === $options['required'] ? static fn (): string => 'Please write something here.' : null;
-        $builder->addViewTransformer(new Parsed($this->sayer, $write, $parse, $nothing));
+        $builder->addViewTransformer(new Parsed($this->sayer, $this->write(...), $this->parse(...), $options, $nothing));
     }
 
     public function configureOptions(OptionsResolver $resolver): void

@@ -51,11 +51,11 @@ final class StandingReaderTest extends TestCase
         yield 'no bed' => [[...$good, 'bed' => ''], 'bed', 'Which bed?'];
         yield 'no such crop' => [[...$good, 'crop' => 'radsh'], 'crop', 'Is it Radish?'];
         yield 'two crops' => [[...$good, 'crop' => 'lettuce'], 'crop', 'Which one: Head lettuce or'];
-        yield 'no such day' => [[...$good, 'date' => '31 June'], 'date', 'does not exist in the calendar'];
+        yield 'no such day' => [[...$good, 'date' => '31 June'], 'date', 'not-in-calendar'];
         yield 'no day' => [[...$good, 'date' => ''], 'date', 'When was it'];
         yield 'another century' => [[...$good, 'date' => '12.5.1926'], 'date', 'Is the year right?'];
         yield 'a negative length' => [[...$good, 'length' => '-3 m'], 'length', '3'];
-        yield 'an unknown unit' => [[...$good, 'length' => '3 furlongs'], 'length', 'm'];
+        yield 'an unknown unit' => [[...$good, 'length' => '3 furlongs'], 'length', 'unknown-unit'];
         yield 'longer than the bed' => [[...$good, 'length' => '400 m'], 'length', '20'];
         yield 'no room beside the other' => [[...$good, 'bed' => 'A3', 'length' => '6 m'], 'length', 'free in that time are 5 m'];
         yield 'twice the same' => [['bed' => 'A3', 'crop' => 'kale', 'date' => '2 May', 'length' => '15 m'], 'bed', 'The same as row 1'];
