@@ -9,7 +9,7 @@ use JollyFurrow\Message\Code;
 /** What is wrong with a measure somebody typed. */
 enum BadMeasure: string implements Code
 {
-    /** Values: text. */
+    /** Values: text; long, short: examples. */
     case NotALength = 'not-a-length';
     /** Values: unit. */
     case UnknownUnit = 'unknown-unit';

@@ -18,7 +18,7 @@ final class InvalidLength extends \InvalidArgumentException implements Refusal
 
     public static function notALength(string $text): self
     {
-        return new self(Message::of(BadMeasure::NotALength, text: Quote::of($text)));
+        return new self(Message::of(BadMeasure::NotALength, text: Quote::of($text), long: Quantity::long(Length::fromMetres(25)), short: Quantity::short(Length::fromCentimetres(75))));
     }
 
     public static function unknownUnit(string $unit): self

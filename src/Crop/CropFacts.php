@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use App\Wording\Prose;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Crop\SpacingSchool;
@@ -85,7 +86,7 @@ final class CropFacts
             new Fact('Lost in packing', Quantity::of($p->packingLoss, Unit::Share), 'packing_loss'),
             new Fact('Keeps', Quantity::of($p->keepingDays, Unit::Day), 'keeping_days'),
             new Fact('Shrinks in store', [Quantity::of($p->weeklyLoss, Unit::Share), 'a week'], 'weekly_loss'),
-            new Fact('Ready when', $crop->habits->sign, 'sign'),
+            new Fact('Ready when', new Prose($crop->habits->sign), 'sign'),
             new Fact('Best picked', $crop->habits->pickTime, 'pick_time'),
             new Fact('To be cool within', 0 === $crop->habits->coolHours ? 'no hurry' : Quantity::of($crop->habits->coolHours, Unit::Hour), 'cool_hours'),
             ...$this->store($crop),
@@ -97,7 +98,7 @@ final class CropFacts
             Pattern::Picking => [...$facts, new Fact('Picked every', Quantity::of($r->every, Unit::Day), 'every_days'), new Fact('Picked for', Quantity::of($r->lasts, Unit::Day), 'picking_days'), new Fact('Climbs to full picking in', Quantity::of($r->ramp, Unit::Day), 'ramp_days')],
             Pattern::Perennial => [...$facts, new Fact('Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'), new Fact('Harvested', self::window($r->harvest), 'harvest_window')],
             Pattern::Once, Pattern::DigAsNeeded => $facts,
-            Pattern::GreenManure => [new Fact('Harvest', $crop->pattern, 'pattern'), new Fact('Dry matter', $p->ofAMetre($p->perMetre), 'yield_per_m'), new Fact('Ended when', $crop->habits->sign, 'sign'), new Fact('Toxic', $crop->habits->toxic, 'toxic')],
+            Pattern::GreenManure => [new Fact('Harvest', $crop->pattern, 'pattern'), new Fact('Dry matter', $p->ofAMetre($p->perMetre), 'yield_per_m'), new Fact('Ended when', new Prose($crop->habits->sign), 'sign'), new Fact('Toxic', $crop->habits->toxic, 'toxic')],
         };
     }
 

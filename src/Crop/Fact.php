@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
+use App\Wording\Prose;
 use JollyFurrow\Measure\Goods;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
@@ -14,11 +15,11 @@ use JollyFurrow\Working\Source;
 final readonly class Fact
 {
     /**
-     * @param string|list<string|Quantity|\BackedEnum>                                                  $label
-     * @param string|\BackedEnum|Quantity|Goods|list<string|\BackedEnum|Quantity|Goods|Length|MonthDay> $value
-     * @param string                                                                                    $name  of the value in the book
+     * @param string|list<string|Quantity|\BackedEnum>                                                        $label
+     * @param string|\BackedEnum|Quantity|Goods|Prose|list<string|\BackedEnum|Quantity|Goods|Length|MonthDay> $value
+     * @param string                                                                                          $name  of the value in the book
      */
-    public function __construct(public string|array $label, public string|\BackedEnum|Quantity|Goods|array $value, public string $name, public ?Source $source = null)
+    public function __construct(public string|array $label, public string|\BackedEnum|Quantity|Goods|Prose|array $value, public string $name, public ?Source $source = null)
     {
     }
 

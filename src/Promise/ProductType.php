@@ -29,7 +29,8 @@ final class ProductType extends AbstractType
             ->add('price', MoneyType::class, ['label' => 'Price, '.$this->sayer->formatter()->currency]);
         $crops = [];
         foreach ($this->book->sold() as $crop) {
-            $crops[\sprintf('%s (%s)', $crop->name, $crop->produce->unit)] = $crop->key;
+            $unit = $crop->produce->isByWeight() ? $this->sayer->goods($crop->produce->goods(1.0)) : $crop->produce->unit;
+            $crops[\sprintf('%s (%s)', $crop->name, $unit)] = $crop->key;
         }
         for ($slot = 0; $slot < ProductData::PARTS; ++$slot) {
             $one = ['label' => 0 === $slot ? 'Made of' : 'and of', 'choices' => $crops, 'placeholder' => '(none)', 'invalid_message' => 'Please choose one of the list.'];

@@ -77,9 +77,8 @@ final class StationController extends Page
         }
         $read = static fn (): int => $keeper->read($visit->gardenId, DailyRecord::fromRows([$row]), 'typed');
         $log->record($visit->gardenId, $visit->accountId, \sprintf('Reading of %s typed', $typed->day->iso()), $read);
-        $words = \sprintf('The reading of %s is kept.', $this->sayer->formatter()->day($typed->day)->text);
 
-        return $this->kept($visit, $words, $this->generateUrl('station', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, 'The reading is kept.', $this->generateUrl('station', ['garden' => $visit->gardenId]));
     }
 
     /**

@@ -85,6 +85,7 @@ final class Sayer
             $value instanceof Day => $format->date($value)->html(),
             $value instanceof MonthDay => $format->yearly($value)->html(),
             $value instanceof Money => $format->price($value)->html(),
+            $value instanceof Prose => $value->html($format),
             $value instanceof \BackedEnum => htmlspecialchars($this->word($value)),
             \is_array($value) => implode(' ', array_map($this->show(...), $value)),
             \is_scalar($value) => htmlspecialchars((string) $value, \ENT_QUOTES | \ENT_SUBSTITUTE),

@@ -233,6 +233,13 @@ final readonly class WordsExtension
     }
 
     /** "3 Mar 2026" */
+    /** A sentence of a book: {{ crop.notes.harvest|prose }} */
+    #[AsTwigFilter('prose', isSafe: ['html'])]
+    public function prose(string $text): string
+    {
+        return (new Prose($text))->html($this->sayer->formatter());
+    }
+
     #[AsTwigFilter('date_of', isSafe: ['html'])]
     public function dateOf(Day $day): string
     {
