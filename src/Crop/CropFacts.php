@@ -81,7 +81,7 @@ final class CropFacts
         $r = $crop->rhythm;
         $facts = [
             new Fact('Harvest', $crop->pattern, 'pattern'),
-            new Fact('Sold by', $p->unit, 'unit'),
+            new Fact('Sold by', $p->isByWeight() ? $p->goods(1.0) : $p->unit, 'unit'),
             new Fact('Yield', $p->ofAMetre($p->perMetre), 'yield_per_m'),
             new Fact('Lost in packing', Quantity::of($p->packingLoss, Unit::Share), 'packing_loss'),
             new Fact('Keeps', Quantity::of($p->keepingDays, Unit::Day), 'keeping_days'),
