@@ -19,7 +19,7 @@ enum BadMeasure: string implements Code
     case NoSuchLength = 'no-such-length';
     /** Values: text. */
     case NotMoney = 'not-money';
-    /** Values: text. */
+    /** Values: text; warm, cold: examples. */
     case NotATemperature = 'not-a-temperature';
     /** Values: text. */
     case NotAShare = 'not-a-share';

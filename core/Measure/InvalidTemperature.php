@@ -18,7 +18,7 @@ final class InvalidTemperature extends \InvalidArgumentException implements Refu
 
     public static function notOne(string $text): self
     {
-        return new self(Message::of(BadMeasure::NotATemperature, text: Quote::of($text)));
+        return new self(Message::of(BadMeasure::NotATemperature, text: Quote::of($text), warm: Quantity::of(24.0, Unit::Celsius), cold: Quantity::of(-2.5, Unit::Celsius)));
     }
 
     public static function outside(string $text, float $least, float $most): self

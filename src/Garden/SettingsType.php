@@ -43,7 +43,7 @@ final class SettingsType extends AbstractType
             ->add('last_frost', YearDayType::class, ['label' => 'Last spring frost', 'help' => 'a later one about one year in ten', 'property_path' => 'lastFrost'])
             ->add('first_frost', YearDayType::class, ['label' => 'First autumn frost', 'property_path' => 'firstFrost'])
             ->add('units', CaseType::class, ['label' => 'Units', 'class' => Units::class])
-            ->add('date_form', CaseType::class, ['label' => 'Dates', 'class' => DateForm::class, 'choices' => [DateForm::DayFirst, DateForm::MonthFirst], 'placeholder' => 'as usual with the units', 'required' => false, 'property_path' => 'dateForm'])
+            ->add('date_form', CaseType::class, ['label' => 'Dates', 'class' => DateForm::class, 'choices' => [DateForm::DayFirst, DateForm::MonthFirst], 'placeholder' => 'by the units', 'required' => false, 'property_path' => 'dateForm'])
             ->add('currency', TextType::class, ['label' => 'Currency', 'empty_data' => ''])
             ->add('sowing_days', CaseType::class, ['label' => 'Sowing days', 'class' => Weekday::class, 'multiple' => true, 'expanded' => true, 'property_path' => 'sowingDays'])
             ->add('recipe', ChoiceType::class, ['label' => 'How beds are usually made ready', 'choices' => self::recipes($options['recipes']), 'invalid_message' => 'Please choose one of the list.'])
@@ -56,7 +56,7 @@ final class SettingsType extends AbstractType
         foreach (PlaceType::cases() as $place) {
             $word = $this->sayer->word($place);
             $builder
-                ->add('rent_'.$place->value, QuantityType::class, ['label' => 'A week of bed, '.$word, 'unit' => Unit::CentPerMetre, 'least' => 1.0, 'most' => 100_000.0, 'property_path' => 'rent['.$place->value.']'])
+                ->add('rent_'.$place->value, QuantityType::class, ['label' => 'A week of bed, '.$word, 'help' => $this->sayer->formatter()->currency, 'unit' => Unit::CentPerMetre, 'least' => 1.0, 'most' => 100_000.0, 'property_path' => 'rent['.$place->value.']'])
                 ->add('rotation_'.$place->value, CountType::class, ['label' => 'Years between one family, '.$word, 'help' => '0: no gap is kept', 'most' => 12, 'property_path' => 'rotation['.$place->value.']']);
         }
         foreach (Kit::cases() as $kit) {

@@ -18,6 +18,8 @@ final readonly class Scale
     private const POUND = 0.45359237;
     private const ACRES_PER_HECTARE = 10_000 / 4046.8564224;
     private const CUBIC_FOOT = 28.316846592;
+    /** From here on decimals say nothing. */
+    private const LARGE = 1000.0;
 
     private function __construct(public float $factor, public string $symbol, public int $decimals, public float $offset = 0.0)
     {
@@ -31,7 +33,9 @@ final readonly class Scale
 
     public function write(float $value): string
     {
-        return Units::number($value * $this->factor + $this->offset, $this->decimals).' '.$this->symbol;
+        $number = $value * $this->factor + $this->offset;
+
+        return Units::number($number, abs($number) < self::LARGE ? $this->decimals : 0).' '.$this->symbol;
     }
 
     /** The number of the core that is written as this one. */

@@ -92,7 +92,9 @@ final class MembersTest extends AppCase
         $this->signOut();
         $page = $this->browser->request('GET', $link);
         $form = $page->selectButton('Keep the new password')->form();
-        $this->browser->submit($form, ['password' => 'too short', 'again' => 'too short']);
+        $this->browser->request('POST', $link, ['password' => 'rain on the tin roof', 'again' => 'rain on the tin roof']);
+        self::assertResponseStatusCodeSame(403);
+        $this->browser->submit($form, ['password' => 'nine long', 'again' => 'nine long']);
         self::assertResponseStatusCodeSame(422);
         $this->browser->submit($form, ['password' => 'rain on the tin roof', 'again' => 'rain on the tin roof']);
         self::assertResponseRedirects('/sign-in');

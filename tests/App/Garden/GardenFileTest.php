@@ -117,6 +117,7 @@ final class GardenFileTest extends AppCase
         yield 'less than nothing' => ['promises.0.quantity', -1, 'promises[0].quantity', 'number from 0'];
         yield 'promised twice' => ['promises.1.day', '2026-06-03', 'promises[1].day', 'already'];
         yield 'ready before it is sown' => ['plantings.0.ready', '2025-01-01', 'plantings[0].ready', 'in order'];
+        yield 'a planting twice' => ['plantings', array_merge((array) SmallGarden::values()['plantings'], (array) SmallGarden::values()['plantings']), 'plantings[1].key', 'every planting needs a key of its own'];
         yield 'a planting in the wrong place' => ['plantings.0.pieces.0.bed', 'T1', 'plantings[0].pieces[0].bed', 'planting is for field'];
         yield 'eleven months' => ['climate', ['timed_by' => 'heat-and-light', 'months' => ['min_c' => array_fill(0, 11, 0.0), 'max_c' => array_fill(0, 11, 9.0), 'rain_mm' => array_fill(0, 11, 50.0)], 'readings' => []], 'climate.months', 'December has no values'];
         yield 'a record of a day' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [['2025-01-01', 1, 5, null]], 'readings' => []], 'climate.record', 'At least a whole year'];

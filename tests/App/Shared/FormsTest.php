@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Shared;
 
 use App\Tests\Support\AppCase;
+use App\Tests\Wording\UnitWalkTest;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
@@ -17,6 +18,7 @@ final class FormsTest extends AppCase
         $series = ['block' => 'B', 'prefix' => 'B', 'first' => '1', 'count' => '3', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field'];
         yield 'beds: no block' => ['/beds/series', [...$series, 'block' => ''], 'block', 'Please write something'];
         yield 'beds: none' => ['/beds/series', [...$series, 'count' => '0'], 'count', 'whole number from 1 to 200'];
+        yield 'beds: a whole farm' => ['/beds/series', [...$series, 'count' => '201'], 'count', 'whole number from 1 to 200'];
         yield 'beds: length of words' => ['/beds/series', [...$series, 'length' => 'long'], 'length', 'is not a length'];
         yield 'beds: unknown unit' => ['/beds/series', [...$series, 'width' => '3 spans'], 'width', 'is not known here'];
         yield 'beds: absurd length' => ['/beds/series', [...$series, 'length' => '900 m'], 'length', 'outside what is allowed'];
@@ -26,6 +28,11 @@ final class FormsTest extends AppCase
         yield 'history: not a day' => ['/beds/past', [...$past, 'cleared' => '31.10.'], 'cleared', 'is not a date'];
         yield 'history: in the future' => ['/beds/past', [...$past, 'cleared' => '2030-01-01'], 'cleared', 'still to come'];
         yield 'history: backwards' => ['/beds/past', [...$past, 'from' => '20', 'to' => '10'], 'to', 'beyond its start'];
+        yield 'history: of no length' => ['/beds/past', [...$past, 'from' => '10', 'to' => '10'], 'to', 'beyond its start'];
+        yield 'history: longer than the bed' => ['/beds/past', [...$past, 'to' => '25.01'], 'to', 'outside what is allowed'];
+        yield 'reading: upside down by half a degree' => ['/station', ['day' => '2026-02-01', 'min' => '10.5', 'max' => '10'], 'min', 'lies above the maximum, 10 °C'];
+        yield 'reading: still to come' => ['/station', ['day' => '2026-03-03', 'min' => '1', 'max' => '5'], 'day', 'still to come'];
+        yield 'reading: of nothing' => ['/station', ['day' => '2026-02-01', 'min' => '', 'max' => '', 'rain' => ''], 'min', 'at least one of the three'];
         $outlet = ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2', 'pick_to_sale_days' => ''];
         yield 'outlet: name taken' => ['/offer/outlet', [...$outlet, 'name' => 'Boxes'], 'name', 'one of this name already'];
         yield 'outlet: no number' => ['/offer/outlet', [...$outlet, 'priority' => 'first'], 'priority', 'whole number from 1 to 99'];
@@ -42,6 +49,9 @@ final class FormsTest extends AppCase
     #[DataProvider('bad')]
     public function testComesBackFilledInWithTheReason(string $path, array $fields, string $field, string $message): void
     {
+        if ('/station' === $path) {
+            $this->post($this->path('/place/months'), ['pasted' => UnitWalkTest::MONTHS, 'temperature' => 'C', 'rain_in' => 'mm']);
+        }
         $before = $this->everything();
         $this->post($this->path($path), $fields);
 
@@ -115,6 +125,20 @@ final class FormsTest extends AppCase
         $bed = $this->snapshot()->bedsByName()['N12'];
         self::assertSame([24994, 762, 457], [$bed->length->millimetres, $bed->width->millimetres, $bed->path->millimetres]);
         self::assertCount(16, $this->snapshot()->beds);
+    }
+
+    /** A form looked at in other units and kept moves nothing, though what it shows is rounded. */
+    public function testSettingsKeptInFeetAndPoundsStayAsTheyWere(): void
+    {
+        $before = $this->snapshot();
+        $this->service(\Doctrine\DBAL\Connection::class)->executeStatement("UPDATE garden SET units = 'us'");
+        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form();
+        self::assertSame(['1017 ft', 'May 14', '0.8 in', '2.05 lb/1,000 sq ft'], array_map(static fn (string $n): mixed => $form->getValues()[$n] ?? null, ['altitude', 'last_frost', 'compost_depth', 'nitrogen_rate']));
+        $this->browser->submit($form);
+        self::assertResponseStatusCodeSame(303);
+        $this->service(\Doctrine\DBAL\Connection::class)->executeStatement("UPDATE garden SET units = 'metric'");
+
+        self::assertEquals([$before->place, $before->settings], [$this->snapshot()->place, $this->snapshot()->settings]);
     }
 
     public function testGoodOutletsProductsHistoryAndSettingsAreKept(): void

@@ -165,6 +165,39 @@ final class BedRulesTest extends TestCase
         self::assertSame(['B1', 'A1'], [$at(10.0), $at(0.0)]);
     }
 
+    /** The weight is for ten beds walked: at a hundred, one bed further is worth ten, less than an empty sliver of forty. */
+    public function testWalkingIsWeighedByTenBeds(): void
+    {
+        $choice = self::choice(self::garden(new PlanRules(weights: Weights::of(['walk' => 100.0, 'together' => 0.0, 'sliver' => 40.0])), count: 4));
+        $choice->take(self::stands('kale', 'A1'));
+        $choice->take(self::before('chard', 'A2', 10));
+
+        self::assertSame('A3', $choice->offer(self::candidate('broccoli'), 25_000, self::day('2026-07-09'))->pieces[0]->bed);
+    }
+
+    /** Three years in the field: 1,095 days between clearing and the next preparation are enough, a day less is not. */
+    #[TestWith([1095, false])]
+    #[TestWith([1094, true])]
+    public function testTheFamilyGapToTheDay(int $days, bool $isTold): void
+    {
+        $was = new PastCrop(Stretch::of('A1', 0, 25_000), 'broccoli', Day::parse('2026-04-15')->plus(-$days));
+        $offer = self::choice(self::garden(new PlanRules(), blocks: 1, history: [$was], count: 1))->offer(self::candidate('kale'), 25_000, self::day('2026-07-09'));
+
+        self::assertSame($isTold, [] !== $offer->remarks());
+    }
+
+    /** Twenty days between two crops are too short for anything else, twenty-one are not. */
+    #[TestWith([20, 'A2'])]
+    #[TestWith([21, 'A1'])]
+    #[TestWith([0, 'A1'])]
+    public function testAnEmptySliverIsAvoided(int $days, string $bed): void
+    {
+        $choice = self::choice(self::garden(new PlanRules(), blocks: 1, count: 2));
+        $choice->take(self::before('chard', 'A1', $days));
+
+        self::assertSame($bed, $choice->offer(self::candidate('kale'), 25_000, self::day('2026-07-09'))->pieces[0]->bed ?? '');
+    }
+
     private static function bed(Garden $garden, string $item, string $sow = '2026-04-20', PlaceType $place = PlaceType::Field): string
     {
         return self::choice($garden)->offer(self::candidate($item, $sow), 12_500, self::day('2026-07-09'))->pieces[0]->bed ?? $place->value;
@@ -192,6 +225,14 @@ final class BedRulesTest extends TestCase
         $day = Day::parse('2026-04-20');
 
         return new Planting($item.'@2026-04-20#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day->plus(-60), $day->plus(60), $day->plus(80), 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false, variety: $variety);
+    }
+
+    /** Cleared so many empty days before what is asked for comes into the bed. */
+    private static function before(string $item, string $bed, int $days): Planting
+    {
+        $last = Day::parse('2026-04-14')->plus(-$days);
+
+        return new Planting($item.'@before#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $last->plus(-60), $last->plus(-60), $last->plus(-70), $last->plus(-9), $last, 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false);
     }
 
     private static function past(string $bed, string $crop): PastCrop

@@ -16,6 +16,7 @@ use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class ConflictsTest extends TestCase
@@ -42,6 +43,18 @@ final class ConflictsTest extends TestCase
         yield 'half the width each' => [$on('A1', 0, 5_000)->but(pieces: [Stretch::of('A2', 12_000, 14_000, 0.5)]), []];
         yield 'out of season' => [LittleGarden::radish('2026-10-20', 'A1'), [Rule::OutOfSeason]];
         yield 'no stand left' => [$on('A1', 0, 5_000)->but(stand: 0.0), [Rule::FrostFirst]];
+    }
+
+    /** A bed is one crop's on its last day still, and the next one's from its first day of preparation. */
+    #[TestWith([0, true])]
+    #[TestWith([1, false])]
+    public function testNoTwoCropsOnOneStretchOnOneDay(int $daysAfter, bool $isTaken): void
+    {
+        $first = LittleGarden::lettuce('2026-03-20', 'A1', 0, 10_000);
+        $second = LittleGarden::radish($first->clear->plus($daysAfter + 5)->iso(), 'A1', 0, 5_000);
+
+        self::assertSame($isTaken, \in_array(Rule::GroundTaken, self::rules([$first, $second], $second), true), 'the later one');
+        self::assertSame($isTaken, \in_array(Rule::GroundTaken, self::rules([$first, $second], $first), true), 'the earlier one');
     }
 
     public function testTheSameFamilyTooSoonIsToldButPossible(): void

@@ -50,7 +50,8 @@ final class SpacingTest extends TestCase
     {
         $stand = Book::crops()->get('tomato')->stand;
 
-        self::assertSame(1, Spacing::inBed($stand, Length::fromCentimetres(75), Length::fromMetres(10))->rows);
+        $rows = static fn (float $cm): int => Spacing::inBed($stand, Length::fromCentimetres($cm), Length::fromMetres(10))->rows;
+        self::assertSame([1, 1, 1, 2], [$rows(75), $rows(90), $rows(134), $rows(135)], 'the edge is left free at both sides');
         self::assertSame(22, Spacing::inBed($stand, Length::fromCentimetres(75), Length::fromMetres(10))->spots());
     }
 }

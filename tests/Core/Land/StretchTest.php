@@ -47,4 +47,14 @@ final class StretchTest extends TestCase
         self::assertSame($overlaps, $period->overlaps(Period::fromFirstToLast(Day::of($first), Day::of($last))));
         self::assertSame([11, 20], [$period->days(), $period->last()->number]);
     }
+
+    /** Shares are rounded when they are typed: a ten-thousandth over the whole width is no overlap, a hundredth is. */
+    #[TestWith([0.5, 0.5, false])]
+    #[TestWith([0.33, 0.67005, false])]
+    #[TestWith([0.5, 0.51, true])]
+    #[TestWith([1.0, 0.1, true])]
+    public function testTwoBesideEachOtherInOneBed(float $one, float $other, bool $isInTheWay): void
+    {
+        self::assertSame($isInTheWay, Stretch::of('A1', 0, 100, $one)->isInTheWayOf(Stretch::of('A1', 50, 150, $other)));
+    }
 }

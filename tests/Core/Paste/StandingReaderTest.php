@@ -6,12 +6,15 @@ namespace JollyFurrow\Tests\Paste;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Paste\PastedDay;
 use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Paste\StandingRow;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Time\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Rows of what stands become plantings with their dates; what is not clear is asked at its cell. */
@@ -23,6 +26,14 @@ final class StandingReaderTest extends TestCase
 
         self::assertSame(['radish@2026-05-12#1', Standing::Growing, '2026-06-11', 0, 10_000], [$radish->planting?->key, $radish->planting?->standing, $radish->planting?->ready->iso(), $radish->planting?->pieces[0]->from, $radish->planting?->pieces[0]->to]);
         self::assertSame(['2026-05-04', '2026-07-15', 10_000, 15_000], [$lettuce->planting?->sow->iso(), $lettuce->planting?->ready->iso(), $lettuce->planting?->pieces[0]->from, $lettuce->planting?->pieces[0]->to]);
+    }
+
+    /** Without a year it is the last such day: today still counts, tomorrow's is last year's. */
+    #[TestWith(['5 June', '2026-06-05'])]
+    #[TestWith(['6 June', '2025-06-06'])]
+    public function testADayWithoutAYear(string $typed, string $day): void
+    {
+        self::assertSame($day, PastedDay::parse($typed, Day::parse('2026-06-05'), true)->iso());
     }
 
     public function testInTraysItStandsInTheNursery(): void

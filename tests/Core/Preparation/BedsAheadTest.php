@@ -105,6 +105,15 @@ final class BedsAheadTest extends TestCase
         self::assertCount(8, $weeks);
     }
 
+    /** A week has its Sunday: what goes into the ground then is wanted that week, and stands that week. */
+    public function testSundayIsOfTheWeek(): void
+    {
+        $weeks = static fn (string $sow): array => BedsAhead::of(LittleGarden::on('2026-06-01', [LittleGarden::radish($sow)]), PlaceType::Field);
+
+        self::assertSame([5.0, 5.0, 0.0], [$weeks('2026-06-07')[0]->needed, $weeks('2026-06-07')[0]->standing, $weeks('2026-06-07')[0]->inPreparation]);
+        self::assertSame([0.0, 0.0, 5.0], [$weeks('2026-06-08')[0]->needed, $weeks('2026-06-08')[0]->standing, $weeks('2026-06-08')[0]->inPreparation]);
+    }
+
     public function testKitIsCountedOnceAndUsedAgain(): void
     {
         $tarped = static fn (string $sow, string $bed, int $from, int $to, int $n): Planting => LittleGarden::radish($sow, $bed, $from, $to, Standing::Planned, $n)->but(recipe: 'tarp-shallow-till');

@@ -15,6 +15,16 @@ use PHPUnit\Framework\TestCase;
 
 final class ResidueTest extends TestCase
 {
+    /** Light below 2.5 t/ha, heavy above 5. */
+    #[TestWith([2.49, ResidueAmount::Light])]
+    #[TestWith([2.5, ResidueAmount::Middling])]
+    #[TestWith([5.0, ResidueAmount::Middling])]
+    #[TestWith([5.01, ResidueAmount::Heavy])]
+    public function testHowMuchIsMuch(float $tonnes, ResidueAmount $amount): void
+    {
+        self::assertSame($amount, Residue::amount($tonnes));
+    }
+
     /**
      * From memory, believed to be Managing Cover Crops Profitably (SARE): legumes 2,000 lb an acre at 6 inches, small grains
      * at 8, 150 lb more for each inch, times the ground covered. 1 lb an acre is 1.1209 kg/ha.

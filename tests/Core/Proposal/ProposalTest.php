@@ -44,6 +44,14 @@ final class ProposalTest extends TestCase
         self::assertSame(['new', 'dropped'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $this->proposed($garden, [LittleGarden::radish('2026-07-14')])));
     }
 
+    public function testWithinFourWeeksItIsTheSamePlantingMoved(): void
+    {
+        $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-06-10')]);
+
+        self::assertSame(['moved'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $this->proposed($garden, [LittleGarden::radish('2026-07-08')])));
+        self::assertCount(2, $this->proposed($garden, [LittleGarden::radish('2026-07-09')]));
+    }
+
     public function testWhatStandsInTheWayMustGoToo(): void
     {
         $first = LittleGarden::radish('2026-06-10', 'A1', 0, 5_000);

@@ -7,6 +7,7 @@ namespace JollyFurrow\Tests\Ways;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Weekday;
@@ -23,6 +24,15 @@ final class CandidatesTest extends TestCase
 
         self::assertNotNull($candidate);
         self::assertSame(['2026-04-07', '2026-04-02', '2026-05-21', '2026-05-28'], array_map(static fn (int $d): string => Day::of($d)->iso(), [$candidate->ground, $candidate->bedStart, $candidate->ready, $candidate->lastField]));
+    }
+
+    /** In the open nothing is counted on that would be ready after midwinter; that day itself still is. */
+    public function testNothingGrowsOnOverWinter(): void
+    {
+        $candidates = new Candidates(LittleGarden::timed('2026-03-02'), Book::recipes());
+        $stands = static fn (string $ready, PlaceType $place = PlaceType::Field): bool => $candidates->standsOverWinter(Book::crops()->get('lettuce-head'), Day::parse('2026-09-01'), Day::parse($ready)->number, $place);
+
+        self::assertSame([false, true, false], [$stands('2026-12-21'), $stands('2026-12-22'), $stands('2027-03-01', PlaceType::Tunnel)]);
     }
 
     public function testOutsideItsWindowThereIsNone(): void
