@@ -67,7 +67,7 @@ $groups = array_keys($families);
 $history = [];
 foreach ($beds as $bed) {
     foreach ([2023, 2024, 2025] as $year) {
-        $blockNumber = array_search($bed->block, $blocks, true);
+        $blockNumber = (int) array_search($bed->block, $blocks, true);
         $group = PlaceType::Tunnel === $bed->place ? 'fruit' : $groups[($blockNumber + $year) % 6];
         $crop = PlaceType::Tunnel === $bed->place ? ['tomato', 'cucumber', 'pepper', 'tomato'][$chance->getInt(0, 3)] : $families[$group][$chance->getInt(0, 5)];
         $history[] = new PastCrop(Stretch::of($bed->name, 0, 25000), $crop, Day::fromDate($year, 8, 1)->plus($chance->getInt(0, 85)));

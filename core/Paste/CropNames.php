@@ -27,7 +27,7 @@ final readonly class CropNames
             $names = array_map(self::plain(...), $crop->isFurtherVariety() ? [$crop->key, $crop->variety, $crop->name.' '.$crop->variety, $crop->variety.' '.$crop->name] : [$crop->key, $crop->name, $crop->variety]);
             if (\in_array($plain, $names, true)) {
                 $exact[] = $crop->key;
-            } elseif (!$crop->isFurtherVariety() && (preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names)) || preg_match('/\b'.preg_quote($names[1], '/').'\b/u', $plain))) {
+            } elseif (!$crop->isFurtherVariety() && (1 === preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names)) || 1 === preg_match('/\b'.preg_quote($names[1], '/').'\b/u', $plain))) {
                 $part[] = $crop->key;
             }
         }

@@ -89,14 +89,6 @@ final class Rooms
         return \INF === $most ? 0.0 : $most;
     }
 
-    /** Some metres of a place are lost on some days. */
-    public function lose(PlaceType $place, int $from, int $to, float $metres): void
-    {
-        for ($day = max(0, $from - $this->first); $day <= min($to - $this->first, $this->days() - 1); ++$day) {
-            $this->left[$place->value][$day] = ($this->left[$place->value][$day] ?? 0.0) - $metres;
-        }
-    }
-
     /** @return array<string, array<int, float>> metres too many, by place type and day from the first */
     public function tooMuch(): array
     {

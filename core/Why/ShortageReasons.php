@@ -45,7 +45,7 @@ final class ShortageReasons
         if (Pattern::Perennial === $crop->pattern) {
             return [ShortageReason::Perennial, null];
         }
-        if (!array_filter($crop->places(), fn (PlaceType $place): bool => $this->garden->metresOf($place) > 0.0)) {
+        if ([] === array_filter($crop->places(), fn (PlaceType $place): bool => $this->garden->metresOf($place) > 0.0)) {
             return [ShortageReason::NoPlace, null];
         }
         $blocked = null;

@@ -57,7 +57,7 @@ final readonly class GardenGate
         if ((int) $request->headers->get('Content-Length', '0') > 0 && 0 === $request->request->count() + $request->files->count() && str_starts_with($request->headers->get('Content-Type', ''), 'multipart/')) {
             throw new HttpException(Response::HTTP_REQUEST_ENTITY_TOO_LARGE, 'That is more than can be sent at once (32 MB). A garden file or a list is far smaller; is it the right one?');
         }
-        $token = (string) ($request->headers->get('X-Token') ?? $request->request->getString('_token'));
+        $token = $request->headers->get('X-Token') ?? $request->request->getString('_token');
         if (!$this->tokens->isTokenValid(new CsrfToken(self::TOKEN, $token))) {
             throw new AccessDeniedHttpException('This page was open too long. Load it again and repeat what you did.');
         }

@@ -90,7 +90,7 @@ final readonly class PlantingSheet
             return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe, $ripe->ready === $planting->ready->number ? Sum::Ready : Sum::ReadyAnew)];
         }
         $spread = $crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0;
-        if ($crop->source($name)->kind->value && $planting->ready->since($planting->ground) === $days + $spread) {
+        if ('' !== $crop->source($name)->kind->value && $planting->ready->since($planting->ground) === $days + $spread) {
             $workings[] = Working::of(Sum::ReadyByCatalogue, $planting->ready->number, Unit::Date, 'ground + days + floor(spread / 2)', [
                 Input::of('ground', $planting->ground->number, Unit::Date, Source::garden(From::ThePlanting)),
                 Input::of('days', $days, Unit::Day, $crop->source($name), Message::of(Label::CatalogueDays, method: $planting->method)),

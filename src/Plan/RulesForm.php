@@ -47,13 +47,13 @@ final readonly class RulesForm
             $filled['paths_'.$i] = $block->paths->value;
             $filled['families_'.$i] = implode(', ', $block->families);
         }
-        $n = 0;
+        $row = 0;
         foreach ($rules->resting as $bed => $rests) {
             foreach ($rests as $rest) {
-                $filled['rest_bed_'.$n] = (string) $bed;
-                $filled['rest_from_'.$n] = $rest->days->start->iso();
-                $filled['rest_to_'.$n] = $rest->days->last()->iso();
-                $filled['rest_why_'.$n++] = $rest->why;
+                $filled['rest_bed_'.$row] = (string) $bed;
+                $filled['rest_from_'.$row] = $rest->days->start->iso();
+                $filled['rest_to_'.$row] = $rest->days->last()->iso();
+                $filled['rest_why_'.$row++] = $rest->why;
             }
         }
         foreach ($rules->notHere as $n => $one) {

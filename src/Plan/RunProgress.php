@@ -18,7 +18,7 @@ final readonly class RunProgress implements Progress
     {
         $this->connection->update('plan_run', ['state' => 'drawing', 'done' => $done, 'total' => $of, 'at' => $item], ['id' => $this->runId]);
 
-        return !$this->connection->fetchOne('SELECT stop FROM plan_run WHERE id = ?', [$this->runId]);
+        return !(bool) $this->connection->fetchOne('SELECT stop FROM plan_run WHERE id = ?', [$this->runId]);
     }
 
     public function finished(string $outcome): void

@@ -61,8 +61,10 @@ final class ProductData
     private function parts(): array
     {
         $parts = [];
-        foreach (array_filter($this->item) as $slot => $item) {
-            $parts[] = new Part($item, $this->units[$slot] ?? 0.0);
+        foreach ($this->item as $slot => $item) {
+            if (null !== $item && '' !== $item) {
+                $parts[] = new Part($item, $this->units[$slot] ?? 0.0);
+            }
         }
 
         return $parts;

@@ -15,7 +15,7 @@ final class SafeHeaders
     {
         if ($event->isMainRequest()) {
             $event->getResponse()->headers->add([
-                'Content-Security-Policy' => "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; form-action 'self'; base-uri 'self'",
+                'Content-Security-Policy' => "default-src 'self'; style-src 'self'; img-src 'self' data:; frame-ancestors 'none'; form-action 'self'; base-uri 'self'",
                 'X-Content-Type-Options' => 'nosniff',
                 'Referrer-Policy' => 'same-origin',
             ]);

@@ -28,7 +28,7 @@ final class BedCard
         foreach ($plantings as $planting) {
             $here = array_values(array_filter($planting->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name));
             $cards['keys'][$planting->key] = true;
-            $when = $planting->isOver($garden->today) && !FieldWork::possible($planting) ? 'gone' : ($garden->today->isBefore($planting->bedStart) ? 'next' : 'now');
+            $when = $planting->isOver($garden->today) && [] === FieldWork::possible($planting) ? 'gone' : ($garden->today->isBefore($planting->bedStart) ? 'next' : 'now');
             $cards[$when][] = [
                 'planting' => $planting,
                 'crop' => $book->grown($planting->item, $planting->variety),

@@ -56,7 +56,7 @@ final class WallController extends Page
             'tight' => $supply->tight($garden, $scale),
             'short' => $shorts,
             'kept' => $stand->plan->keptShare(),
-            'query' => array_filter(['season' => $request->query->getString('season'), 'block' => $block, 'product' => $product?->key, 'place' => PlaceType::Field === $place ? '' : $place->value]),
+            'query' => array_filter(['season' => $request->query->getString('season'), 'block' => $block, 'product' => $product?->key, 'place' => PlaceType::Field === $place ? '' : $place->value], static fn (?string $value): bool => '' !== ($value ?? '')),
         ], 'wall');
     }
 

@@ -103,6 +103,6 @@ final class CareController extends Page
             }
         }
 
-        return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')), 'cautions' => array_values(array_unique(array_filter(array_column($day, 'caution')))), 'jobs' => array_values($day)], $days);
+        return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')), 'cautions' => array_values(array_unique(array_filter(array_column($day, 'caution'), static fn (string $words): bool => '' !== $words))), 'jobs' => array_values($day)], $days);
     }
 }

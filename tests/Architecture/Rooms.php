@@ -37,7 +37,7 @@ final readonly class Rooms
     {
         $arrows = $files = [];
         foreach ($sources as $path => $source) {
-            $room = preg_match('~^namespace '.$root.'\\\\(\w+)~m', $source, $found) ? $found[1] : null;
+            $room = 1 === preg_match('~^namespace '.$root.'\\\\(\w+)~m', $source, $found) ? $found[1] : null;
             if (null === $room) {
                 continue;
             }

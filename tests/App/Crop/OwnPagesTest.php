@@ -124,7 +124,7 @@ final class OwnPagesTest extends AppCase
         $other = $this->keep(\App\Tests\Support\SmallGarden::json());
         foreach (['csv', 'xlsx'] as $format) {
             $this->browser->request('GET', $this->path('/crops.'.$format));
-            $sheet = (string) $this->browser->getInternalResponse()->getContent();
+            $sheet = $this->browser->getInternalResponse()->getContent();
             $path = sys_get_temp_dir().'/crops-'.bin2hex(random_bytes(4)).'.'.$format;
             file_put_contents($path, $sheet);
             $page = $this->browser->request('GET', '/g/'.$other.'/crops/sheet/in');
@@ -184,6 +184,6 @@ final class OwnPagesTest extends AppCase
     {
         $this->browser->request('GET', $this->path('/file/garden.json'));
 
-        return (string) $this->browser->getInternalResponse()->getContent();
+        return $this->browser->getInternalResponse()->getContent();
     }
 }

@@ -131,7 +131,7 @@ final class MaturityTest extends TestCase
     /** Lettuce plugs: five to six weeks in February, about three in July (common practice, no source). */
     public function testTheNurseryHasItsOwnPace(): void
     {
-        $nursery = static fn (string $sow): int => ($ripe = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('lettuce-head'), Cover::None)->forward(Day::parse($sow)->number, Method::Transplanted)) ? $ripe->ground - $ripe->sow : 0;
+        $nursery = static fn (string $sow): int => null !== ($ripe = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('lettuce-head'), Cover::None)->forward(Day::parse($sow)->number, Method::Transplanted)) ? $ripe->ground - $ripe->sow : 0;
 
         self::assertEqualsWithDelta(39, $nursery('2026-02-05'), 4);
         self::assertEqualsWithDelta(22, $nursery('2026-07-01'), 2);
@@ -148,7 +148,7 @@ final class MaturityTest extends TestCase
 
     public function testASouthernGardenMirrorsANorthernOne(): void
     {
-        $days = static fn (string $sow, float $latitude): int => ($ripe = (new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('lettuce-leaf'), Cover::None)->forward(Day::parse($sow)->number, Method::Sown)) ? $ripe->ready - $ripe->sow : 0;
+        $days = static fn (string $sow, float $latitude): int => null !== ($ripe = (new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('lettuce-leaf'), Cover::None)->forward(Day::parse($sow)->number, Method::Sown)) ? $ripe->ready - $ripe->sow : 0;
 
         self::assertEqualsWithDelta($days('2025-05-15', Larkspur::NORTH), $days('2025-11-14', -Larkspur::NORTH), 4);
         self::assertEqualsWithDelta($days('2025-08-10', Larkspur::NORTH), $days('2026-02-09', -Larkspur::NORTH), 5);

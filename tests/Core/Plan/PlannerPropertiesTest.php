@@ -97,6 +97,7 @@ final class PlannerPropertiesTest extends TestCase
         foreach ($plan->shortages as $shortage) {
             $short[$shortage->item][$shortage->day->number] = ($short[$shortage->item][$shortage->day->number] ?? 0) + $shortage->units;
         }
+        $missing = [];
         foreach ($plan->needs as $item => $needs) {
             foreach ($needs as $j => $need) {
                 $missing[$item][$need->day] = ($missing[$item][$need->day] ?? 0) + $need->units - $plan->served[$item][$j];
