@@ -30,7 +30,8 @@ final class BedChoice
     private array $days = [];
     private readonly Ground $ground;
 
-    public function __construct(private readonly Garden $garden, private readonly CropBook $book, private readonly RecipeBook $recipes, private readonly Grid $grid)
+    public function __construct(private readonly Garden $garden, private readonly CropBook $book, private readonly RecipeBook $recipes,
+        private readonly Grid $grid)
     {
         $this->ground = new Ground($garden, $book);
         $this->rules = new BedRules($this->ground);
@@ -66,7 +67,8 @@ final class BedChoice
             return $best;
         }
         foreach ($this->waysToReady($crop, $candidate) as [$recipe, $start, $beds]) {
-            $beds = [] === $but ? $beds : array_values(array_filter($beds, static fn (Bed $bed): bool => !\in_array($bed->name, $but, true)));
+            $beds = [] === $but ? $beds : array_values(array_filter($beds, static fn (Bed $bed): bool => !\in_array($bed->name, $but,
+                true)));
             $offer = $this->among(Stay::ofCandidate($crop, $candidate, $start, $last), $candidate, $beds, $recipe, $millimetres);
             $best = $offer->isBetterThan($best) ? $offer : $best;
         }
@@ -83,7 +85,8 @@ final class BedChoice
             $stay = Stay::ofCandidate($crop, $candidate, $start, $last);
             $first = $this->ground->mayStand($bed, $stay) ? $this->ground->first($bed, $start, $last, $millimetres) : null;
             if (null !== $first) {
-                return $this->offered($stay, $candidate, [$this->piece($stay, $bed, [$first->from, $first->to], $first->from, $millimetres)], $recipe, null);
+                return $this->offered($stay, $candidate, [$this->piece($stay, $bed, [$first->from, $first->to], $first->from,
+                    $millimetres)], $recipe, null);
             }
         }
 
@@ -106,7 +109,8 @@ final class BedChoice
             }
         }
 
-        return [] === $found ? new BedOffer($pieces, $candidate->recipe, $candidate->bedStart, 0.0, [], [], null) : $this->offered($stay, $candidate, $found, $candidate->recipe, null);
+        return [] === $found ? new BedOffer($pieces, $candidate->recipe, $candidate->bedStart, 0.0, [], [], null)
+            : $this->offered($stay, $candidate, $found, $candidate->recipe, null);
     }
 
     /** Whether one step of it finds a bed at all. */
@@ -114,7 +118,8 @@ final class BedChoice
     {
         $crop = $this->crop($candidate);
         $step = $this->grid->step($candidate);
-        foreach (null !== $this->ground->tooNearInFlower($crop, $candidate->ready) ? [] : $this->waysToReady($crop, $candidate) as [, $start, $beds]) {
+        foreach (null !== $this->ground->tooNearInFlower($crop, $candidate->ready) ? [] : $this->waysToReady($crop, $candidate) as [,
+            $start, $beds]) {
             $stay = Stay::ofCandidate($crop, $candidate, $start, $last);
             foreach ($beds as $bed) {
                 if (null !== $this->ground->first($bed, $start, $last, $step) && $this->ground->mayStand($bed, $stay)) {
@@ -148,16 +153,19 @@ final class BedChoice
             $recipe = $own || '' === $recipe || !$this->recipes->has($recipe) ? $candidate->recipe : $recipe;
             $isTough = 'tough' === $bed->temper->weeds;
             $isUsual = $recipe === $candidate->recipe && !$isTough;
-            $ways[$recipe.($isTough ? '+' : '')] ??= [$recipe, $isUsual ? $candidate->bedStart : $candidate->ground - $this->lead($recipe, $candidate->ground, $isTough), []];
+            $ways[$recipe.($isTough ? '+' : '')] ??= [$recipe, $isUsual ? $candidate->bedStart
+                : $candidate->ground - $this->lead($recipe, $candidate->ground, $isTough), []];
             $ways[$recipe.($isTough ? '+' : '')][2][] = $bed;
         }
 
-        return array_values(array_filter($ways, fn (array $way): bool => $way[1] >= $this->garden->today->number || $way[1] >= $candidate->bedStart));
+        return array_values(array_filter($ways, fn (array $way): bool => $way[1] >= $this->garden->today->number
+            || $way[1] >= $candidate->bedStart));
     }
 
     private function lead(string $recipe, int $ground, bool $isTough): int
     {
-        return $this->days[$recipe.'|'.$ground.'|'.(int) $isTough] ??= $this->leads->days($this->recipes->get($recipe), Day::of($ground), $isTough);
+        return $this->days[$recipe.'|'.$ground.'|'.(int) $isTough] ??= $this->leads->days($this->recipes->get($recipe),
+            Day::of($ground), $isTough);
     }
 
     /** @param list<Bed> $beds */
@@ -180,7 +188,8 @@ final class BedChoice
                 }
             }
         }
-        usort($whole, static fn (WeighedPiece $a, WeighedPiece $b): int => [$a->weight, $a->room, $a->order] <=> [$b->weight, $b->room, $b->order]);
+        usort($whole, static fn (WeighedPiece $a, WeighedPiece $b): int => [$a->weight, $a->room, $a->order] <=> [$b->weight, $b->room,
+            $b->order]);
         $best = isset($whole[0]) ? $this->offered($stay, $candidate, [$whole[0]], $recipe, $whole[1] ?? null) : null;
         $wantsBlock = BedCorn::wantsBlocks($stay->crop) && $millimetres >= 2 * $least;
         if (null === $best || $wantsBlock) {
@@ -216,7 +225,8 @@ final class BedChoice
         }
         $pieces = [];
         while ($millimetres > 0 && [] !== $all) {
-            usort($all, static fn (WeighedPiece $a, WeighedPiece $b): int => [min($millimetres, $b->length()), $a->weight, $a->length(), $a->order]
+            usort($all, static fn (WeighedPiece $a, WeighedPiece $b): int => [min($millimetres, $b->length()), $a->weight, $a->length(),
+                $a->order]
                 <=> [min($millimetres, $a->length()), $b->weight, $b->length(), $b->order]);
             $next = array_shift($all);
             $take = min($millimetres, $next->length());
@@ -253,7 +263,8 @@ final class BedChoice
                 continue;
             }
             [$next, $beside] = $able[$place + 1];
-            $pair = [$this->piece($stay, $bed, $stretch, $stretch[0], $half), $this->piece($stay, $next, $beside, $beside[0], $millimetres - $half)];
+            $pair = [$this->piece($stay, $bed, $stretch, $stretch[0], $half), $this->piece($stay, $next, $beside, $beside[0],
+                $millimetres - $half)];
             if ($pair[0]->weight + $pair[1]->weight < $weight) {
                 $weight = $pair[0]->weight + $pair[1]->weight;
                 $best = $pair;
@@ -269,7 +280,8 @@ final class BedChoice
         $weights = $this->garden->settings->rules->weights;
         $isOneRow = BedCorn::wantsBlocks($stay->crop) && !BedCorn::isBlock($this->ground, $candidate, $pieces);
         $bent = ['piece' => $weights->piece * (\count($pieces) - 1), 'corn' => $isOneRow ? $weights->corn : 0.0];
-        $breaches = $bent['corn'] > 0.0 ? [new Breach(Rule::OneLongRow, Message::of(Rule::OneLongRow, crop: $stay->crop->name, bed: $pieces[0]->bed->name))] : [];
+        $breaches = $bent['corn'] > 0.0 ? [new Breach(Rule::OneLongRow, Message::of(Rule::OneLongRow, crop: $stay->crop->name,
+            bed: $pieces[0]->bed->name))] : [];
         foreach ($pieces as $piece) {
             foreach ($piece->bent as $rule => $cents) {
                 $bent[$rule] = ($bent[$rule] ?? 0.0) + $cents;
@@ -279,6 +291,7 @@ final class BedChoice
         $bent = array_filter($bent, static fn (float $cents): bool => $cents > 0.0);
         $stretches = array_map(static fn (WeighedPiece $piece): Stretch => $piece->stretch(), $pieces);
 
-        return new BedOffer($stretches, $recipe, $stay->start, array_sum($bent), $bent, $breaches, null === $next ? null : new RunnerUp($next->bed->name, $next->weight, $next->bent));
+        return new BedOffer($stretches, $recipe, $stay->start, array_sum($bent), $bent, $breaches, null === $next ? null
+            : new RunnerUp($next->bed->name, $next->weight, $next->bent));
     }
 }

@@ -18,7 +18,8 @@ final readonly class BedOffer
      * @param array<string, float> $bent     cents by rule
      * @param list<Breach>         $breaches what bent and is worth telling
      */
-    public function __construct(public array $pieces, public string $recipe, public int $start, public float $weight, public array $bent, public array $breaches, public ?RunnerUp $runnerUp)
+    public function __construct(public array $pieces, public string $recipe, public int $start, public float $weight,
+        public array $bent, public array $breaches, public ?RunnerUp $runnerUp)
     {
     }
 
@@ -34,7 +35,8 @@ final readonly class BedOffer
 
     public function isBetterThan(self $other): bool
     {
-        return $this->millimetres() > $other->millimetres() || ($this->millimetres() === $other->millimetres() && $this->weight < $other->weight);
+        return $this->millimetres() > $other->millimetres() || ($this->millimetres() === $other->millimetres()
+            && $this->weight < $other->weight);
     }
 
     public function bends(Rule $rule): bool
@@ -45,6 +47,7 @@ final readonly class BedOffer
     /** @return list<Message> each once */
     public function remarks(): array
     {
-        return array_values(array_unique(array_map(static fn (Breach $breach): Message => $breach->message, $this->breaches), \SORT_REGULAR));
+        return array_values(array_unique(array_map(static fn (Breach $breach): Message => $breach->message, $this->breaches),
+            \SORT_REGULAR));
     }
 }

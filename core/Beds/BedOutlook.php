@@ -18,7 +18,8 @@ final readonly class BedOutlook
      * @param Planting|null $after  what stands there until then; null: free today
      * @param Planting|null $before what takes it next
      */
-    private function __construct(public Stretch $stretch, public Day $from, public ?Day $until, public ?Planting $after, public ?Planting $before)
+    private function __construct(public Stretch $stretch, public Day $from, public ?Day $until, public ?Planting $after,
+        public ?Planting $before)
     {
     }
 
@@ -29,7 +30,8 @@ final readonly class BedOutlook
      */
     public static function of(Bed $bed, array $plantings, Day $today): array
     {
-        $here = array_values(array_filter($plantings, static fn (Planting $p): bool => [] !== array_filter($p->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name)));
+        $here = array_values(array_filter($plantings, static fn (Planting $p): bool => [] !== array_filter($p->pieces,
+            static fn (Stretch $s): bool => $s->bed === $bed->name)));
         usort($here, static fn (Planting $a, Planting $b): int => [$a->bedStart->number, $a->key] <=> [$b->bedStart->number, $b->key]);
         $cuts = [0, $bed->length->millimetres];
         foreach ($here as $planting) {
@@ -45,7 +47,8 @@ final readonly class BedOutlook
             $last = end($found);
             if (false !== $last && $last->after?->key === $next->after?->key && $last->before?->key === $next->before?->key) {
                 array_pop($found);
-                $next = new self(Stretch::of($bed->name, $last->stretch->from, $next->stretch->to), $next->from, $next->until, $next->after, $next->before);
+                $next = new self(Stretch::of($bed->name, $last->stretch->from, $next->stretch->to), $next->from, $next->until,
+                    $next->after, $next->before);
             }
             $found[] = $next;
         }
@@ -64,7 +67,8 @@ final readonly class BedOutlook
         $from = $today;
         $after = null;
         foreach ($here as $planting) {
-            if (Standing::Cleared === $planting->standing && !$today->isBefore($planting->clear) || $planting->clear->isBefore($from) || [] === array_filter($planting->pieces, static fn (Stretch $s): bool => $s->sharesGroundWith($stretch))) {
+            if (Standing::Cleared === $planting->standing && !$today->isBefore($planting->clear) || $planting->clear->isBefore($from)
+                || [] === array_filter($planting->pieces, static fn (Stretch $s): bool => $s->sharesGroundWith($stretch))) {
                 continue;
             }
             if ($from->isBefore($planting->bedStart)) {

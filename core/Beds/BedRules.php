@@ -53,7 +53,8 @@ final class BedRules
             'together' => $w->together * (float) ($apart > 1),
             'walk' => $w->walk * $apart / self::WALK_BEDS,
             'block' => $w->block * $share * (float) $this->isOutsideItsBlock($crop, $bed),
-            'sliver' => $w->sliver * ($share * $this->slivers($bed, $from, $to, $start, $last) + self::CUT_OFF * (float) ($stretch[0] < $from || $to < $stretch[1])),
+            'sliver' => $w->sliver * ($share * $this->slivers($bed, $from, $to, $start,
+                $last) + self::CUT_OFF * (float) ($stretch[0] < $from || $to < $stretch[1])),
         ], static fn (float $cents): bool => $cents > 0.0);
     }
 
@@ -66,9 +67,11 @@ final class BedRules
         return array_values(array_filter([
             $this->ground->gap->breach(Stretch::of($bed->name, $from, $to), $crop->item(), $bed->place, $stay->period()),
             $this->isOutOfTurn($crop, $bed, $from, $to, $stay->ground) ? $onBed(Rule::OutOfTurn) : null,
-            ...array_map(static fn (Message $against): Breach => new Breach(Rule::BedTemper, Message::of(Rule::BedTemper, bed: $bed->name, against: $against)), $this->against($crop, $bed, $stay->ground)),
+            ...array_map(static fn (Message $against): Breach => new Breach(Rule::BedTemper, Message::of(Rule::BedTemper,
+                bed: $bed->name, against: $against)), $this->against($crop, $bed, $stay->ground)),
             $this->before($crop, $bed, $from, $to, $stay->start) > 0.0 ? $onBed(Rule::AfterUnsuited) : null,
-            $this->isOutsideItsBlock($crop, $bed) ? new Breach(Rule::OutsideItsBlock, Message::of(Rule::OutsideItsBlock, family: $crop->family, bed: $bed->name)) : null,
+            $this->isOutsideItsBlock($crop, $bed) ? new Breach(Rule::OutsideItsBlock, Message::of(Rule::OutsideItsBlock,
+                family: $crop->family, bed: $bed->name)) : null,
         ]));
     }
 
@@ -77,7 +80,8 @@ final class BedRules
     {
         $wanted = 365 * ($this->ground->garden->settings->rotation[$bed->place->value] ?? 0);
         $worst = 0.0;
-        foreach ($wanted > 0 && $this->weights->gap > 0.0 ? $this->ground->gap->tooNear($bed->name, $crop->item(), $bed->place, $start, $last) : [] as [$near, $until, $item, $days]) {
+        foreach ($wanted > 0 && $this->weights->gap > 0.0 ? $this->ground->gap->tooNear($bed->name, $crop->item(), $bed->place, $start,
+            $last) : [] as [$near, $until, $item, $days]) {
             $common = min($to, $until) - max($from, $near);
             if ($common > 0) {
                 $worst = max($worst, $common / $bed->length->millimetres * (0.5 + 0.5 * (1 - $days / $wanted)));
@@ -91,7 +95,8 @@ final class BedRules
     private function isOutOfTurn(Crop $crop, Bed $bed, int $from, int $to, int $ground): bool
     {
         $rules = $this->ground->garden->settings->rules;
-        $turn = [] === $rules->cycle || 0 === ($this->ground->garden->settings->rotation[$bed->place->value] ?? 0) ? null : $rules->turn($crop->habits->rotation);
+        $turn = [] === $rules->cycle || 0 === ($this->ground->garden->settings->rotation[$bed->place->value] ?? 0) ? null
+            : $rules->turn($crop->habits->rotation);
         if (null === $turn) {
             return false;
         }
@@ -118,7 +123,8 @@ final class BedRules
             return [];
         }
 
-        return $this->against[$bed->name.'|'.$crop->key.'|'.$ground] ??= $bed->temper->against($crop, Day::of($ground), $this->ground->garden->place->latitude);
+        return $this->against[$bed->name.'|'.$crop->key.'|'.$ground] ??= $bed->temper->against($crop, Day::of($ground),
+            $this->ground->garden->place->latitude);
     }
 
     /** Roots after much nitrogen weigh whole; a heavy feeder after another one half. */
@@ -130,7 +136,8 @@ final class BedRules
         }
         $last = null;
         foreach ($this->ground->on($bed->name) as $stand) {
-            if ($stand->from < $to && $from < $stand->to && $stand->last < $start && $start - $stand->last < self::BEFORE_DAYS && (null === $last || $stand->last > $last->last)) {
+            if ($stand->from < $to && $from < $stand->to && $stand->last < $start && $start - $stand->last < self::BEFORE_DAYS
+                && (null === $last || $stand->last > $last->last)) {
                 $last = $stand;
             }
         }

@@ -73,7 +73,8 @@ final readonly class Conflicts
         $found = [];
         foreach ($planting->pieces as $piece) {
             $bed = $beds[$piece->bed] ?? null;
-            $found = [...$found, ...(null === $bed ? [self::breach(Rule::NoSuchBed, bed: $piece->bed)] : $this->bed($ground, $garden->plantings, $planting, $piece, $bed, $inQuestion))];
+            $found = [...$found, ...(null === $bed ? [self::breach(Rule::NoSuchBed, bed: $piece->bed)]
+                : $this->bed($ground, $garden->plantings, $planting, $piece, $bed, $inQuestion))];
         }
 
         return $found;
@@ -88,7 +89,8 @@ final readonly class Conflicts
     {
         $found = [];
         if ($piece->to > $bed->length->millimetres) {
-            $found[] = self::breach(Rule::BeyondBed, bed: $bed->name, length: Quantity::long($bed->length), to: Quantity::long(Length::fromMillimetres($piece->to)));
+            $found[] = self::breach(Rule::BeyondBed, bed: $bed->name, length: Quantity::long($bed->length),
+                to: Quantity::long(Length::fromMillimetres($piece->to)));
         }
         if ($bed->place !== $planting->place) {
             $found[] = self::breach(Rule::WrongPlace, bed: $bed->name, is: $bed->place, wanted: $planting->place);
@@ -97,7 +99,8 @@ final readonly class Conflicts
         if (null !== $crop) {
             $tempers = $bed->temper->against($crop, $planting->ground, $ground->garden->place->latitude);
             $found = [...$found, ...$ground->against($bed, Stay::ofPlanting($crop, $planting)),
-                ...array_map(static fn (Message $against): Breach => self::breach(Rule::BedTemper, bed: $bed->name, against: $against), $tempers)];
+                ...array_map(static fn (Message $against): Breach => self::breach(Rule::BedTemper, bed: $bed->name, against: $against),
+                    $tempers)];
         }
         foreach ($ground->inTheWay($piece, $planting->bedStart->number, $planting->clear->number) as $key) {
             $other = $plantings->get($key);
@@ -111,7 +114,8 @@ final readonly class Conflicts
 
     private function taken(Garden $garden, Plantings $others, Planting $planting, Planting $other, Bed $bed): Breach
     {
-        $free = Ground::under($garden, $this->book, $others->on($bed->name))->freeLengths($bed, $planting->bedStart->number, $planting->clear->number);
+        $free = Ground::under($garden, $this->book, $others->on($bed->name))->freeLengths($bed, $planting->bedStart->number,
+            $planting->clear->number);
         $longest = [] === $free ? 0 : max(array_map(static fn (Length $length): int => $length->millimetres, $free));
 
         return self::breach(
@@ -144,14 +148,17 @@ final readonly class Conflicts
 
             return [null === $window
                 ? self::breach(Rule::OutOfSeason, crop: $crop->name, place: $planting->place, ever: 'no', day: $planting->ground)
-                : self::breach(Rule::OutOfSeason, crop: $crop->name, place: $planting->place, ever: 'yes', from: $window->from->in($year), to: $window->to->in($year), day: $planting->ground)];
+                : self::breach(Rule::OutOfSeason, crop: $crop->name, place: $planting->place, ever: 'yes',
+                    from: $window->from->in($year), to: $window->to->in($year), day: $planting->ground)];
         }
         if (0.0 === $planting->stand) {
             return [new Breach(Rule::FrostFirst, Message::of(Rule::FrostFirst))];
         }
-        $ripe = new Ripeness($planting->sow->number, $planting->ground->number, $planting->ground->number, $planting->ready->number, $planting->clear->number);
+        $ripe = new Ripeness($planting->sow->number, $planting->ground->number, $planting->ground->number, $planting->ready->number,
+            $planting->clear->number);
 
-        return array_map(static fn (Message $warning): Breach => new Breach(Rule::FrostFirst, $warning), FrostWarning::of($garden, $crop, $garden->coversOf($planting), $ripe));
+        return array_map(static fn (Message $warning): Breach => new Breach(Rule::FrostFirst, $warning), FrostWarning::of($garden,
+            $crop, $garden->coversOf($planting), $ripe));
     }
 
     /** @return list<Breach> */
@@ -166,7 +173,8 @@ final readonly class Conflicts
     /** @return list<Breach> */
     private static function family(FamilyGap $gap, Planting $planting): array
     {
-        $breaches = array_map(static fn (Stretch $piece): ?Breach => $gap->breach($piece, $planting->item, $planting->place, $planting->occupancy()), $planting->pieces);
+        $breaches = array_map(static fn (Stretch $piece): ?Breach => $gap->breach($piece, $planting->item, $planting->place,
+            $planting->occupancy()), $planting->pieces);
 
         return Standing::Planned === $planting->standing ? array_values(array_filter($breaches)) : [];
     }
@@ -174,7 +182,8 @@ final readonly class Conflicts
     /** Its crop, where it stands as one of those and the book knows it. */
     private function cropOf(Planting $planting, Standing ...$standing): ?Crop
     {
-        return $this->book->has($planting->item) && \in_array($planting->standing, $standing, true) ? $this->book->grown($planting->item, $planting->variety) : null;
+        return $this->book->has($planting->item) && \in_array($planting->standing, $standing, true)
+            ? $this->book->grown($planting->item, $planting->variety) : null;
     }
 
     private static function breach(Rule $rule, int|string|Day|Quantity|\BackedEnum|Message ...$values): Breach

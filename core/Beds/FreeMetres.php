@@ -22,7 +22,8 @@ final class FreeMetres
         $taken = array_fill($first, 7 * $weeks, 0.0);
         foreach ($garden->plantings as $planting) {
             $metres = $planting->place === $place ? $planting->length()->metres() : 0.0;
-            for ($day = max($first, $planting->bedStart->number); $metres > 0.0 && $day <= min($first + 7 * $weeks - 1, $planting->clear->number); ++$day) {
+            for ($day = max($first, $planting->bedStart->number); $metres > 0.0 && $day <= min($first + 7 * $weeks - 1,
+                $planting->clear->number); ++$day) {
                 $taken[$day] += $metres;
             }
         }

@@ -64,7 +64,8 @@ final class Ground
     public function take(Planting $planting): void
     {
         foreach ($planting->pieces as $piece) {
-            $this->stand($planting->key, $piece, $planting->item, $planting->variety, $planting->bedStart->number, $planting->clear->number, $planting->ready->number);
+            $this->stand($planting->key, $piece, $planting->item, $planting->variety, $planting->bedStart->number,
+                $planting->clear->number, $planting->ready->number);
             $this->gap->stood($piece, $planting->item, $planting->occupancy());
         }
     }
@@ -179,8 +180,10 @@ final class Ground
         $off = $rules->keepsOff($stay->crop, $bed);
 
         return array_values(array_filter([
-            null === $kept ? null : self::breach(Rule::Quarantined, ...[...self::why($kept->why), 'family' => $stay->crop->family, 'bed' => $bed->name, 'until' => $kept->until]),
-            null === $rest ? null : self::breach(Rule::Resting, ...[...self::why($rest->why), 'bed' => $bed->name, 'until' => $rest->days->last()]),
+            null === $kept ? null : self::breach(Rule::Quarantined, ...[...self::why($kept->why), 'family' => $stay->crop->family,
+                'bed' => $bed->name, 'until' => $kept->until]),
+            null === $rest ? null : self::breach(Rule::Resting, ...[...self::why($rest->why), 'bed' => $bed->name,
+                'until' => $rest->days->last()]),
             null === $off ? null : self::breach(Rule::NotHere, ...[...self::why($off->why), 'what' => $off->what, 'where' => $off->where]),
         ]));
     }
@@ -192,7 +195,8 @@ final class Ground
             foreach ($stands as $stand) {
                 $isAnotherKind = !$stand->isPast && $stand->item === $crop->item() && $stand->variety !== $crop->key;
                 if ($isAnotherKind && $stand->planting !== $itself && abs($stand->ready - $ready) < $crop->habits->isolationDays) {
-                    return self::breach(Rule::TooNearInFlower, crop: $crop->name, days: $crop->habits->isolationDays, metres: Quantity::of($crop->habits->isolation, Unit::Metre));
+                    return self::breach(Rule::TooNearInFlower, crop: $crop->name, days: $crop->habits->isolationDays,
+                        metres: Quantity::of($crop->habits->isolation, Unit::Metre));
                 }
             }
         }

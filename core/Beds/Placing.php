@@ -56,7 +56,8 @@ final class Placing
      */
     public function withRoom(array $candidates): array
     {
-        return array_values(array_filter($candidates, fn (Candidate $c): bool => $this->beds->hasRoom($c, [] === $c->curve ? $c->ready : $c->lastField)));
+        return array_values(array_filter($candidates, fn (Candidate $c): bool => $this->beds->hasRoom($c, [] === $c->curve ? $c->ready
+            : $c->lastField)));
     }
 
     /** @param array<string, ItemPlan> $plans */
@@ -77,7 +78,8 @@ final class Placing
         if ([] === $offer->pieces) {
             return;
         }
-        $planting = $candidate->planting($this->freeKey($candidate), $offer->pieces, $offer->recipe, $offer->start, $end, $offer->remarks());
+        $planting = $candidate->planting($this->freeKey($candidate), $offer->pieces, $offer->recipe, $offer->start, $end,
+            $offer->remarks());
         $this->beds->take($planting);
         $this->new[] = $planting;
     }
@@ -98,7 +100,8 @@ final class Placing
     private static function inOrderOfBedStart(array $plans): array
     {
         $all = array_merge([], ...array_values(array_map(static fn (ItemPlan $plan): array => $plan->successions, $plans)));
-        usort($all, static fn (array $a, array $b): int => [$a['candidate']->bedStart, -$a['steps'], $a['candidate']->key()] <=> [$b['candidate']->bedStart, -$b['steps'], $b['candidate']->key()]);
+        usort($all, static fn (array $a, array $b): int => [$a['candidate']->bedStart, -$a['steps'],
+            $a['candidate']->key()] <=> [$b['candidate']->bedStart, -$b['steps'], $b['candidate']->key()]);
 
         return $all;
     }

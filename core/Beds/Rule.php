@@ -45,7 +45,8 @@ enum Rule: string implements Code
     public function isHard(): bool
     {
         return match ($this) {
-            self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined, self::Resting, self::NotHere, self::TooNearInFlower => true,
+            self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined, self::Resting, self::NotHere,
+            self::TooNearInFlower => true,
             default => false,
         };
     }

@@ -27,7 +27,8 @@ final class BookFault extends \DomainException implements BadInput
 
     public static function noSource(string $crop, string $value): self
     {
-        return new self($crop, $value, 'a source kind is missing. Use published, practice, memory or model; published and memory name the source in the note.');
+        return new self($crop, $value,
+            'a source kind is missing. Use published, practice, memory or model; published and memory name the source in the note.');
     }
 
     public static function wrong(string $crop, string $value, string $is, string $right): self

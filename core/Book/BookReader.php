@@ -89,7 +89,8 @@ final readonly class BookReader
             $values->sources(),
             (new HabitsReader())->read($values),
             $of,
-            array_filter(array_combine(BookColumns::NOTES, array_map(static fn (string $note): string => $values->has($note) ? $values->text($note) : '', BookColumns::NOTES)), static fn (string $note): bool => '' !== $note),
+            array_filter(array_combine(BookColumns::NOTES, array_map(static fn (string $note): string => $values->has($note)
+                ? $values->text($note) : '', BookColumns::NOTES)), static fn (string $note): bool => '' !== $note),
         );
     }
 

@@ -34,7 +34,8 @@ final readonly class BookSheet
     public static function read(array $lines, array $book, array $recipes): self
     {
         if ([] === $lines) {
-            return new self([], [new SheetLine(1, '', '', 'The sheet is empty. Its first line names the columns crop, value, is, source, note.')], 0, []);
+            return new self([], [new SheetLine(1, '', '',
+                'The sheet is empty. Its first line names the columns crop, value, is, source, note.')], 0, []);
         }
         $columns = array_map(static fn (string $name): string => strtolower(trim($name)), $lines[0]);
         while ([] !== $columns && '' === end($columns)) {
@@ -42,15 +43,19 @@ final readonly class BookSheet
         }
         foreach (\array_slice(self::COLUMNS, 0, 3) as $wanted) {
             if (!\in_array($wanted, $columns, true)) {
-                return new self([], [new SheetLine(1, '', '', \sprintf('The column "%s" is missing. The first line names the columns crop, value, is, source, note.', $wanted))], 0, []);
+                return new self([], [new SheetLine(1, '', '',
+                    \sprintf('The column "%s" is missing. The first line names the columns crop, value, is, source, note.', $wanted))],
+                    0, []);
             }
         }
         $strange = array_values(array_diff($columns, self::COLUMNS));
         if ([] !== $strange) {
-            return new self([], [new SheetLine(1, '', '', \sprintf('%s is no column of this sheet; it has crop, value, is, source, note.', Quote::of($strange[0])))], 0, []);
+            return new self([], [new SheetLine(1, '', '',
+                \sprintf('%s is no column of this sheet; it has crop, value, is, source, note.', Quote::of($strange[0])))], 0, []);
         }
         if (\count($lines) > self::MOST_LINES) {
-            return new self([], [new SheetLine(self::MOST_LINES + 1, '', '', \sprintf('More than %d lines; take the sheet in parts.', self::MOST_LINES))], \count($lines), []);
+            return new self([], [new SheetLine(self::MOST_LINES + 1, '', '', \sprintf('More than %d lines; take the sheet in parts.',
+                self::MOST_LINES))], \count($lines), []);
         }
 
         return self::values($lines, $columns, $book, $recipes);
@@ -78,7 +83,8 @@ final readonly class BookSheet
             }
             ++$count;
             $words = self::form($cells, \count($columns));
-            $line = array_combine($columns, \array_slice([...array_map(trim(...), $cells), ...array_fill(0, \count($columns), '')], 0, \count($columns)));
+            $line = array_combine($columns, \array_slice([...array_map(trim(...), $cells), ...array_fill(0, \count($columns), '')], 0,
+                \count($columns)));
             $words = '' !== $words ? $words : self::line($line, $known, $at, $recipes);
             if ('' !== $words) {
                 $faults[] = new SheetLine($n + 1, mb_scrub($line['crop']), mb_scrub($line['value']), $words);
@@ -89,7 +95,9 @@ final readonly class BookSheet
                 $same[$line['crop']][] = $line['value'];
                 continue;
             }
-            $own[$line['crop']][$line['value']] = new OwnValue($line['crop'], $line['value'], $line['is'], 'garden' === ($line['source'] ?? '') || '' === ($line['source'] ?? '') ? ($line['note'] ?? '') : trim(($line['note'] ?? '').' ('.$line['source'].')'));
+            $own[$line['crop']][$line['value']] = new OwnValue($line['crop'], $line['value'], $line['is'],
+                'garden' === ($line['source'] ?? '') || '' === ($line['source'] ?? '') ? ($line['note'] ?? '')
+                : trim(($line['note'] ?? '').' ('.$line['source'].')'));
         }
         $faults = [...$faults, ...self::crops($own, $at, $book)];
         usort($faults, static fn (SheetLine $a, SheetLine $b): int => $a->line <=> $b->line);
@@ -141,14 +149,21 @@ final readonly class BookSheet
 
         return match (true) {
             '' === $line['crop'] => 'The key of the crop is missing.',
-            1 !== preg_match('/^[a-z][a-z0-9-]{1,58}$/', $line['crop']) => \sprintf('%s is no key: small letters, digits and hyphens, such as lettuce-head.', Quote::of($line['crop'])),
+            1 !== preg_match('/^[a-z][a-z0-9-]{1,58}$/',
+                $line['crop']) => \sprintf('%s is no key: small letters, digits and hyphens, such as lettuce-head.',
+                    Quote::of($line['crop'])),
             '' === $line['value'] => 'The name of the value is missing.',
-            !isset($known[$line['value']]) => \sprintf('%s is no value the book knows.%s', Quote::of($line['value']), self::near($line['value'])),
-            isset($at[$line['crop']][$line['value']]) => \sprintf('Stands already on line %d; each value of a crop once.', $at[$line['crop']][$line['value']]),
+            !isset($known[$line['value']]) => \sprintf('%s is no value the book knows.%s', Quote::of($line['value']),
+                self::near($line['value'])),
+            isset($at[$line['crop']][$line['value']]) => \sprintf('Stands already on line %d; each value of a crop once.',
+                $at[$line['crop']][$line['value']]),
             mb_strlen($line['is']) > self::LONGEST => \sprintf('Too long: at most %d letters.', self::LONGEST),
             mb_strlen($line['note'] ?? '') > self::LONGEST => \sprintf('The note is too long: at most %d letters.', self::LONGEST),
-            'of' === $line['value'] && isset($shipped[$line['crop']]) && ($shipped[$line['crop']]['of'] ?? '') !== $line['is'] => 'This crop is in the book: what it is a variety of stays. Copy it under a key of its own.',
-            'recipe' === $line['value'] && '' !== $line['is'] && !\in_array($line['is'], $recipes, true) => \sprintf('%s is no preparation recipe; there are %s.', Quote::of($line['is']), implode(', ', $recipes)),
+            'of' === $line['value'] && isset($shipped[$line['crop']])
+                && ($shipped[$line['crop']]['of']
+                ?? '') !== $line['is'] => 'This crop is in the book: what it is a variety of stays. Copy it under a key of its own.',
+            'recipe' === $line['value'] && '' !== $line['is'] && !\in_array($line['is'], $recipes,
+                true) => \sprintf('%s is no preparation recipe; there are %s.', Quote::of($line['is']), implode(', ', $recipes)),
             default => '',
         };
     }
@@ -194,27 +209,45 @@ final readonly class BookSheet
         $faults = [];
         foreach ($touched as $crop) {
             if (!isset($shipped[$crop]) && !isset($own[$crop]['of']) && !isset($own[$crop]['name'])) {
-                $faults[] = new SheetLine(min([\PHP_INT_MAX, ...array_values($at[$crop] ?? [1])]), (string) $crop, '', 'This crop is not in the book. A further variety has a line "of" with the key of its crop; a new crop has all its values, its name first.');
+                $faults[] = new SheetLine(min([\PHP_INT_MAX, ...array_values($at[$crop] ?? [1])]), (string) $crop, '',
+                    'This crop is not in the book. A further variety has a line "of" with the key of its crop; a new crop has all its values, its name first.');
                 continue;
             }
-            $fault = self::fault((string) $crop, $rows);
-            while (null !== $fault) {
-                $line = $at[$crop][$fault->value] ?? null;
-                $of = trim($rows[$crop]['of']['is'] ?? '');
-                $faults[] = new SheetLine($line ?? $at[$of][$fault->value] ?? min([\PHP_INT_MAX, ...array_values($at[$crop] ?? $at[$of] ?? [1])]), (string) $crop, $fault->value, ucfirst($fault->words));
-                if (null === $line || 'of' === $fault->value || !isset($rows[$crop][$fault->value])) {
-                    break;
-                }
-                if (isset($shipped[$crop][$fault->value])) {
-                    $rows[$crop][$fault->value] = $shipped[$crop][$fault->value];
-                } else {
-                    unset($rows[$crop][$fault->value]);
-                }
-                $at[$crop] = array_diff_key($at[$crop], [$fault->value => true]);
-                $fault = self::fault((string) $crop, $rows);
-                // What is missing only because its line was at fault has been told already.
-                $fault = null !== $fault && !isset($rows[$crop][$fault->value]) && isset($own[$crop][$fault->value]) ? null : $fault;
+            $faults = [...$faults, ...self::faultsOf((string) $crop, $rows, $shipped, $own, $at)];
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param array<string, array<string, array{is: string, source: string, note: string}>> $rows    with the garden's own
+     * @param array<string, array<string, array{is: string, source: string, note: string}>> $shipped
+     * @param array<string, array<string, OwnValue>>                                        $own
+     * @param array<string, array<string, int>>                                             $at
+     *
+     * @return list<SheetLine>
+     */
+    private static function faultsOf(string $crop, array $rows, array $shipped, array $own, array $at): array
+    {
+        $faults = [];
+        $fault = self::fault($crop, $rows);
+        while (null !== $fault) {
+            $line = $at[$crop][$fault->value] ?? null;
+            $of = trim($rows[$crop]['of']['is'] ?? '');
+            $nearest = $line ?? $at[$of][$fault->value] ?? min([\PHP_INT_MAX, ...array_values($at[$crop] ?? $at[$of] ?? [1])]);
+            $faults[] = new SheetLine($nearest, $crop, $fault->value, ucfirst($fault->words));
+            if (null === $line || 'of' === $fault->value || !isset($rows[$crop][$fault->value])) {
+                break;
             }
+            if (isset($shipped[$crop][$fault->value])) {
+                $rows[$crop][$fault->value] = $shipped[$crop][$fault->value];
+            } else {
+                unset($rows[$crop][$fault->value]);
+            }
+            $at[$crop] = array_diff_key($at[$crop], [$fault->value => true]);
+            $fault = self::fault($crop, $rows);
+            // What is missing only because its line was at fault has been told already.
+            $fault = null !== $fault && !isset($rows[$crop][$fault->value]) && isset($own[$crop][$fault->value]) ? null : $fault;
         }
 
         return $faults;

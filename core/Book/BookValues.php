@@ -102,7 +102,8 @@ final readonly class BookValues
         $table = [];
         $before = \PHP_INT_MIN;
         foreach (preg_split('/\s+/', $this->text($name)) ?: [] as $pair) {
-            if (1 !== preg_match('/^(-?\d{1,2}):(\d+(?:\.\d+)?)$/', $pair, $m) || (int) $m[1] <= $before || (float) $m[2] < $least || (float) $m[2] > $most) {
+            if (1 !== preg_match('/^(-?\d{1,2}):(\d+(?:\.\d+)?)$/', $pair, $m) || (int) $m[1] <= $before || (float) $m[2] < $least
+                || (float) $m[2] > $most) {
                 throw BookFault::wrong($this->crop, $name, $pair, \sprintf('it is degrees:days such as 10:7.0, degrees rising, days from %s to %s', $least, $most));
             }
             $table[$before = (int) $m[1]] = (float) $m[2];
@@ -118,7 +119,8 @@ final readonly class BookValues
      */
     public function range(string $name, float $least, float $most): array
     {
-        if (1 !== preg_match('/^(\d+(?:\.\d+)?)\.\.(\d+(?:\.\d+)?)$/', $this->text($name), $m) || (float) $m[1] < $least || (float) $m[2] > $most || (float) $m[1] > (float) $m[2]) {
+        if (1 !== preg_match('/^(\d+(?:\.\d+)?)\.\.(\d+(?:\.\d+)?)$/', $this->text($name), $m) || (float) $m[1] < $least
+            || (float) $m[2] > $most || (float) $m[1] > (float) $m[2]) {
             throw BookFault::wrong($this->crop, $name, $this->text($name), \sprintf('it is a range such as 6.0..7.0, rising, from %s to %s', $least, $most));
         }
 
@@ -134,7 +136,8 @@ final readonly class BookValues
     {
         $stages = [];
         foreach (preg_split('/\s+/', $this->text($name)) ?: [] as $pair) {
-            if (1 !== preg_match('/^([a-z]+):(-?\d{1,2}(?:\.\d)?)$/', $pair, $m) || null === Stage::tryFrom($m[1]) || isset($stages[$m[1]]) || (float) $m[2] < $least || (float) $m[2] > $most) {
+            if (1 !== preg_match('/^([a-z]+):(-?\d{1,2}(?:\.\d)?)$/', $pair, $m) || null === Stage::tryFrom($m[1])
+                || isset($stages[$m[1]]) || (float) $m[2] < $least || (float) $m[2] > $most) {
                 throw BookFault::wrong($this->crop, $name, $pair, \sprintf('it is stage:degrees such as seedling:-2 grown:-5, each stage once, of %s, degrees from %s to %s', implode(', ', array_map(static fn (Stage $s): string => $s->value, Stage::cases())), $least, $most));
             }
             $stages[$m[1]] = (float) $m[2];
@@ -146,7 +149,8 @@ final readonly class BookValues
     /** "2x45": rows and distance in the row in cm. */
     public function spacing(string $name): SpacingSchool
     {
-        if (1 !== preg_match('/^(\d{1,2})x(\d{1,3}(?:\.\d)?)$/', $this->text($name), $m) || (int) $m[1] < 1 || (int) $m[1] > 20 || (float) $m[2] < 0.5) {
+        if (1 !== preg_match('/^(\d{1,2})x(\d{1,3}(?:\.\d)?)$/', $this->text($name), $m) || (int) $m[1] < 1 || (int) $m[1] > 20
+            || (float) $m[2] < 0.5) {
             throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is rows x cm in the row, such as 2x45');
         }
 

@@ -70,6 +70,7 @@ final readonly class HabitsReader
         }
         [$least, $most] = $values->range('store_days', 1, 400);
 
-        return new StoreRoom($values->float('store_c', -1, 20), $values->int('store_rh', 30, 100), (int) $least, (int) $most, $values->has('chill_c') ? $values->float('chill_c', 0, 16) : null);
+        return new StoreRoom($values->float('store_c', -1, 20), $values->int('store_rh', 30, 100), (int) $least, (int) $most,
+            $values->has('chill_c') ? $values->float('chill_c', 0, 16) : null);
     }
 }

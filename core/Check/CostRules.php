@@ -38,7 +38,8 @@ final readonly class CostRules
             foreach ($parts as $part => $cents) {
                 $says = isset($told[$item]) ? $told[$item]->number($part.'_cents') : 0.0;
                 if (abs($says - $cents) > self::TOLERANCE_CENTS + 1e-6 * abs($cents)) {
-                    $faults[] = new Fault(FaultKind::CostWrong, $item, \sprintf('%s: %.2f cents, the plan says %.2f.', $part, $cents, $says));
+                    $faults[] = new Fault(FaultKind::CostWrong, $item, \sprintf('%s: %.2f cents, the plan says %.2f.', $part, $cents,
+                        $says));
                 }
             }
         }
@@ -54,7 +55,8 @@ final readonly class CostRules
         foreach ($this->plan->parts('plantings') as $planting) {
             $item = $planting->text('item');
             if ($this->book->has($item) && $this->recipes->has($planting->text('recipe'))) {
-                $costs[$item]['plantings'] = ($costs[$item]['plantings'] ?? 0.0) + $this->planting($planting, $this->book->grown($item, $planting->text('variety')));
+                $costs[$item]['plantings'] = ($costs[$item]['plantings'] ?? 0.0) + $this->planting($planting, $this->book->grown($item,
+                    $planting->text('variety')));
                 $ready[$planting->text('key')] = $planting->day('ready') ?? 0;
             }
         }
@@ -63,13 +65,16 @@ final readonly class CostRules
             $stock = $this->book->has($item) && \in_array($this->book->get($item)->pattern, [Pattern::Once, Pattern::DigAsNeeded], true);
             foreach ($stock ? $supply->parts('days') : [] as $row) {
                 foreach (array_intersect_key($row->numbers('from'), $ready) as $key => $units) {
-                    $costs[$item]['keeping'] = ($costs[$item]['keeping'] ?? 0.0) + $this->settings->number('keeping_share') * ($values[$item] ?? 0.0) * $units * max(0, ($row->day('day') ?? 0) - $ready[$key]);
+                    $costs[$item]['keeping'] = ($costs[$item]['keeping']
+                        ?? 0.0) + $this->settings->number('keeping_share') * ($values[$item] ?? 0.0) * $units * max(0,
+                            ($row->day('day') ?? 0) - $ready[$key]);
                 }
             }
         }
         foreach ($this->plan->parts('short') as $short) {
             $item = $short->text('item');
-            $costs[$item]['shortage'] = ($costs[$item]['shortage'] ?? 0.0) + $short->number('units') * max(self::LEAST_PENALTY, $this->settings->number('shortage_factor') * ($values[$item] ?? 0.0));
+            $costs[$item]['shortage'] = ($costs[$item]['shortage'] ?? 0.0) + $short->number('units') * max(self::LEAST_PENALTY,
+                $this->settings->number('shortage_factor') * ($values[$item] ?? 0.0));
         }
 
         return $costs;
@@ -77,7 +82,8 @@ final readonly class CostRules
 
     private function planting(Sheet $planting, Crop $crop): float
     {
-        $metres = array_sum(array_map(static fn (Sheet $s): float => $s->number('to_mm') - $s->number('from_mm'), $planting->parts('pieces'))) / 1000;
+        $metres = array_sum(array_map(static fn (Sheet $s): float => $s->number('to_mm') - $s->number('from_mm'),
+            $planting->parts('pieces'))) / 1000;
         $method = $planting->text('method');
         $hours = $this->recipes->get($planting->text('recipe'))->hoursPer100Metres() + (self::HOURS[$method] ?? 0.0);
         $cells = 'transplanted' === $method ? $crop->stand->rows / $crop->stand->inRow->metres() / (1 - $crop->stand->trayLoss) : 0.0;

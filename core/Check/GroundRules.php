@@ -39,7 +39,9 @@ final readonly class GroundRules
                 $faults = [...$faults, ...$this->piece($planting, $piece)];
                 foreach ($taken[$piece->text('bed')] ?? [] as [$other, $theirs]) {
                     if (self::meet($planting, $piece, $other, $theirs)) {
-                        $faults[] = new Fault(FaultKind::GroundTaken, $key, \sprintf('%s stands on the same stretch of bed %s at the same time.', $other->text('key'), $piece->text('bed')));
+                        $faults[] = new Fault(FaultKind::GroundTaken, $key,
+                            \sprintf('%s stands on the same stretch of bed %s at the same time.', $other->text('key'),
+                                $piece->text('bed')));
                     }
                 }
                 $taken[$piece->text('bed')][] = [$planting, $piece];
@@ -58,11 +60,14 @@ final readonly class GroundRules
             return [new Fault(FaultKind::NoSuchBed, $key, \sprintf('There is no bed "%s".', $piece->text('bed')))];
         }
         $faults = [];
-        if ($piece->number('from_mm') < 0 || $piece->number('to_mm') <= $piece->number('from_mm') || $piece->number('to_mm') > $bed->number('length_mm')) {
-            $faults[] = new Fault(FaultKind::BeyondBed, $key, \sprintf('From %d to %d mm is no stretch of bed %s of %d mm.', $piece->number('from_mm'), $piece->number('to_mm'), $bed->text('name'), $bed->number('length_mm')));
+        if ($piece->number('from_mm') < 0 || $piece->number('to_mm') <= $piece->number('from_mm')
+            || $piece->number('to_mm') > $bed->number('length_mm')) {
+            $faults[] = new Fault(FaultKind::BeyondBed, $key, \sprintf('From %d to %d mm is no stretch of bed %s of %d mm.',
+                $piece->number('from_mm'), $piece->number('to_mm'), $bed->text('name'), $bed->number('length_mm')));
         }
         if ($bed->text('place') !== $planting->text('place')) {
-            $faults[] = new Fault(FaultKind::WrongPlace, $key, \sprintf('Bed %s is %s, the planting is for %s.', $bed->text('name'), $bed->text('place'), $planting->text('place')));
+            $faults[] = new Fault(FaultKind::WrongPlace, $key, \sprintf('Bed %s is %s, the planting is for %s.', $bed->text('name'),
+                $bed->text('place'), $planting->text('place')));
         }
 
         return $faults;

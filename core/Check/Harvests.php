@@ -19,11 +19,13 @@ final class Harvests
     /** @return list<array{from: int, to: int, units: float}> the one lost soonest first */
     public static function of(Sheet $planting, Crop $crop): array
     {
-        $metres = array_sum(array_map(static fn (Sheet $s): float => $s->number('to_mm') - $s->number('from_mm'), $planting->parts('pieces'))) / 1000;
+        $metres = array_sum(array_map(static fn (Sheet $s): float => $s->number('to_mm') - $s->number('from_mm'),
+            $planting->parts('pieces'))) / 1000;
         $units = $planting->number('per_metre') * ($planting->has('stand') ? $planting->number('stand') : 1.0) * $metres;
         [$ready, $clear] = [$planting->day('ready') ?? 0, $planting->day('clear') ?? 0];
 
-        return Pattern::Once === $crop->pattern || Pattern::DigAsNeeded === $crop->pattern ? self::stock($planting, $crop, $units, $ready, $clear) : self::pickings($crop, $units, $ready, $clear);
+        return Pattern::Once === $crop->pattern || Pattern::DigAsNeeded === $crop->pattern ? self::stock($planting, $crop, $units,
+            $ready, $clear) : self::pickings($crop, $units, $ready, $clear);
     }
 
     /** @return list<array{from: int, to: int, units: float}> */
@@ -36,7 +38,8 @@ final class Harvests
             $parts = [[$ready, $cut, $units * (1 - $share)], [$cut, $clear, $units * $share]];
         }
 
-        return array_map(static fn (array $p): array => ['from' => $p[0], 'to' => $p[1], 'units' => $crop->produce->weeklyLoss > 0.0 ? $p[2] : floor($p[2] + 1e-6)], $parts);
+        return array_map(static fn (array $p): array => ['from' => $p[0], 'to' => $p[1], 'units' => $crop->produce->weeklyLoss > 0.0
+            ? $p[2] : floor($p[2] + 1e-6)], $parts);
     }
 
     /** @return list<array{from: int, to: int, units: float}> */

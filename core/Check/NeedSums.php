@@ -29,14 +29,16 @@ final readonly class NeedSums
             }
         }
         $outlets = $this->garden->parts('outlets');
-        usort($outlets, static fn (Sheet $a, Sheet $b): int => [$a->number('priority'), $a->text('key')] <=> [$b->number('priority'), $b->text('key')]);
+        usort($outlets, static fn (Sheet $a, Sheet $b): int => [$a->number('priority'), $a->text('key')] <=> [$b->number('priority'),
+            $b->text('key')]);
         $sums = [];
         foreach ($wanted as $item => $days) {
             foreach ($this->book->has($item) ? $days : [] as $day => $byOutlet) {
                 $produce = $this->book->get($item)->produce;
                 foreach ($outlets as $outlet) {
                     if (isset($byOutlet[$outlet->text('key')])) {
-                        $sums[$item][$day.'/'.self::reach($outlet, $produce)][$outlet->text('key')] = (int) ceil($byOutlet[$outlet->text('key')] / (1 - $produce->packingLoss) - 1e-9);
+                        $sums[$item][$day.'/'.self::reach($outlet,
+                            $produce)][$outlet->text('key')] = (int) ceil($byOutlet[$outlet->text('key')] / (1 - $produce->packingLoss) - 1e-9);
                     }
                 }
             }
@@ -60,7 +62,8 @@ final readonly class NeedSums
             $whole = array_sum(array_map(static fn (Sheet $part): float => $part->number('units'), $product->parts('parts')));
             $weight = max(0.001, $quantity[$product->text('key')] ?? 0.0);
             foreach ($whole > 0.0 ? $product->parts('parts') : [] as $part) {
-                $cents[$part->text('item')] = ($cents[$part->text('item')] ?? 0.0) + $weight * $product->number('price_cents') * $part->number('units') / $whole;
+                $cents[$part->text('item')] = ($cents[$part->text('item')]
+                    ?? 0.0) + $weight * $product->number('price_cents') * $part->number('units') / $whole;
                 $units[$part->text('item')] = ($units[$part->text('item')] ?? 0.0) + $weight * $part->number('units');
             }
         }

@@ -31,15 +31,18 @@ final readonly class PlanChecker
     {
         $garden = new Sheet($gardenFile);
         $plan = new Sheet($planFile);
-        if (self::GARDEN !== $garden->text('format') || self::PLAN !== $plan->text('format') || self::VERSION !== $plan->number('version')) {
+        if (self::GARDEN !== $garden->text('format') || self::PLAN !== $plan->text('format')
+            || self::VERSION !== $plan->number('version')) {
             return [new Fault(FaultKind::Format, 'format', 'These are not a garden file and a plan file of this version.')];
         }
         $faults = [];
         if ($garden->text('name') !== $plan->text('garden')) {
-            $faults[] = new Fault(FaultKind::OtherGarden, 'garden', \sprintf('The plan is of "%s", the garden is "%s".', $plan->text('garden'), $garden->text('name')));
+            $faults[] = new Fault(FaultKind::OtherGarden, 'garden', \sprintf('The plan is of "%s", the garden is "%s".',
+                $plan->text('garden'), $garden->text('name')));
         }
         if ($garden->day('today') !== $plan->day('drawn_on')) {
-            $faults[] = new Fault(FaultKind::OtherDay, 'drawn_on', \sprintf('The plan was drawn up on %s, the garden stands as on %s.', $plan->text('drawn_on'), $garden->text('today')));
+            $faults[] = new Fault(FaultKind::OtherDay, 'drawn_on', \sprintf('The plan was drawn up on %s, the garden stands as on %s.',
+                $plan->text('drawn_on'), $garden->text('today')));
         }
         $standing = new StandingRules($garden, $plan);
         $there = $standing->plantings();
@@ -49,6 +52,7 @@ final readonly class PlanChecker
         $supply = new SupplyRules($garden, $plan, $this->book, $there);
         $cost = new CostRules($garden, $plan, $this->book, $this->recipes);
 
-        return [...$faults, ...$standing->faults(), ...array_merge([], ...array_map($timing->faults(...), $plan->parts('plantings'))), ...$ground->faults($there), ...$where->faults($plan->parts('plantings'), $there), ...$supply->faults(), ...$cost->faults()];
+        return [...$faults, ...$standing->faults(), ...array_merge([], ...array_map($timing->faults(...), $plan->parts('plantings'))),
+            ...$ground->faults($there), ...$where->faults($plan->parts('plantings'), $there), ...$supply->faults(), ...$cost->faults()];
     }
 }

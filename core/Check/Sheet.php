@@ -61,7 +61,8 @@ final readonly class Sheet
     {
         $value = $this->values[$field] ?? null;
 
-        return \is_array($value) ? array_values(array_map(static fn (mixed $one): self => new self(\is_array($one) ? $one : []), $value)) : [];
+        return \is_array($value) ? array_values(array_map(static fn (mixed $one): self => new self(\is_array($one) ? $one : []),
+            $value)) : [];
     }
 
     /** @return list<string> */

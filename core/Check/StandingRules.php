@@ -32,7 +32,8 @@ final readonly class StandingRules
             $key = $planting->text('key');
             $known[$key] = true;
             if (!isset($kept[$key]) && $this->stays($planting)) {
-                $faults[] = new Fault(FaultKind::NotLeftAlone, $key, 'It is begun, locked, or its work lies within three weeks, and the plan does not keep it.');
+                $faults[] = new Fault(FaultKind::NotLeftAlone, $key,
+                    'It is begun, locked, or its work lies within three weeks, and the plan does not keep it.');
             }
         }
         foreach (array_keys(array_diff_key($kept, $known)) as $key) {
@@ -57,6 +58,7 @@ final readonly class StandingRules
     {
         $first = min($planting->day('sow') ?? 0, $planting->day('bed_start') ?? 0);
 
-        return 'planned' !== $planting->text('standing') || $planting->isTrue('locked') || $first < ($this->garden->day('today') ?? 0) + self::FROZEN_DAYS;
+        return 'planned' !== $planting->text('standing') || $planting->isTrue('locked')
+            || $first < ($this->garden->day('today') ?? 0) + self::FROZEN_DAYS;
     }
 }

@@ -41,7 +41,8 @@ final readonly class SupplyRules
         }
         foreach ($this->needs as $item => $slots) {
             foreach (array_keys(array_diff_key($slots, $served[$item] ?? [])) as $slot) {
-                $faults[] = new Fault(FaultKind::NeedMissing, self::where($item, $slot), 'Something is promised then, and the plan does not mention it.');
+                $faults[] = new Fault(FaultKind::NeedMissing, self::where($item, $slot),
+                    'Something is promised then, and the plan does not mention it.');
             }
         }
 
@@ -58,16 +59,19 @@ final readonly class SupplyRules
         }
         $faults = [];
         if (array_sum($asked) !== (int) $row->number('promised')) {
-            $faults[] = new Fault(FaultKind::NeedWrong, $where, \sprintf('%d are needed, packing loss included; the plan says %d.', array_sum($asked), $row->number('promised')));
+            $faults[] = new Fault(FaultKind::NeedWrong, $where, \sprintf('%d are needed, packing loss included; the plan says %d.',
+                array_sum($asked), $row->number('promised')));
         }
         if ($row->number('served') < 0 || (int) $row->number('served') > array_sum($asked)) {
             $faults[] = new Fault(FaultKind::ServedTooMuch, $where, 'More is served than is needed.');
         }
         if ((int) $row->number('served') !== (int) array_sum($row->numbers('from'))) {
-            $faults[] = new Fault(FaultKind::ServedWithoutSource, $where, \sprintf('%d are served, the plantings named give %d.', $row->number('served'), array_sum($row->numbers('from'))));
+            $faults[] = new Fault(FaultKind::ServedWithoutSource, $where, \sprintf('%d are served, the plantings named give %d.',
+                $row->number('served'), array_sum($row->numbers('from'))));
         }
         foreach (array_keys($row->numbers('from')) as $key) {
-            if ([] === array_filter($this->plantings, static fn (Sheet $p): bool => $p->text('key') === $key && $p->text('item') === $item)) {
+            if ([] === array_filter($this->plantings, static fn (Sheet $p): bool => $p->text('key') === $key
+                && $p->text('item') === $item)) {
                 $faults[] = new Fault(FaultKind::UnknownSource, $where, \sprintf('"%s" is no planting of this crop.', $key));
             }
         }
@@ -92,7 +96,8 @@ final readonly class SupplyRules
             $lots = Harvests::of($planting, $crop);
             $left = array_column($lots, 'units');
             foreach ($taken[$key] as [$day, $reach, $units]) {
-                $usable = array_keys(array_filter($lots, static fn (array $lot): bool => $lot['from'] <= $day && $day <= $lot['to'] + $reach));
+                $usable = array_keys(array_filter($lots, static fn (array $lot): bool => $lot['from'] <= $day
+                    && $day <= $lot['to'] + $reach));
                 foreach ($usable as $i) {
                     $sound = self::sound($crop, $lots[$i]['from'], $day);
                     $take = min($units, (int) floor($left[$i] * $sound + 1e-6));
@@ -100,7 +105,9 @@ final readonly class SupplyRules
                     $units -= $take;
                 }
                 if ($units > 0) {
-                    $faults[] = [] === $usable ? new Fault(FaultKind::TooEarlyOrTooOld, $key, \sprintf('Nothing of it is fit to sell on %s.', Day::of($day)->iso())) : new Fault(FaultKind::MoreThanItGives, $key, \sprintf('%d units too many are taken from it by %s.', $units, Day::of($day)->iso()));
+                    $faults[] = [] === $usable ? new Fault(FaultKind::TooEarlyOrTooOld, $key,
+                        \sprintf('Nothing of it is fit to sell on %s.', Day::of($day)->iso())) : new Fault(FaultKind::MoreThanItGives,
+                            $key, \sprintf('%d units too many are taken from it by %s.', $units, Day::of($day)->iso()));
                 }
             }
         }
@@ -143,7 +150,8 @@ final readonly class SupplyRules
         $faults = [];
         foreach ($expected as $where => $units) {
             if (($told[$where] ?? 0) !== $units) {
-                $faults[] = new Fault(FaultKind::ShortageHidden, $where, \sprintf('%d are short, the plan says %d.', $units, $told[$where] ?? 0));
+                $faults[] = new Fault(FaultKind::ShortageHidden, $where, \sprintf('%d are short, the plan says %d.', $units,
+                    $told[$where] ?? 0));
             }
         }
         foreach (array_diff_key($told, $expected) as $where => $units) {
@@ -171,7 +179,9 @@ final readonly class SupplyRules
         }
         $share = $wanted > 0 ? 1 - $short / $wanted : 1.0;
 
-        return abs($share - $this->plan->number('promises_kept')) <= self::SHARE_TOLERANCE ? [] : [new Fault(FaultKind::ShareWrong, 'promises_kept', \sprintf('%.4f of the promised units are kept, the plan says %.4f.', $share, $this->plan->number('promises_kept')))];
+        return abs($share - $this->plan->number('promises_kept')) <= self::SHARE_TOLERANCE ? []
+            : [new Fault(FaultKind::ShareWrong, 'promises_kept', \sprintf('%.4f of the promised units are kept, the plan says %.4f.',
+                $share, $this->plan->number('promises_kept')))];
     }
 
     private static function where(string $item, string $slot): string

@@ -36,12 +36,16 @@ final readonly class TimingRules
     public function faults(Sheet $planting): array
     {
         $key = $planting->text('key');
-        $days = array_map($planting->day(...), ['sow' => 'sow', 'ground' => 'ground', 'bed_start' => 'bed_start', 'ready' => 'ready', 'clear' => 'clear']);
+        $days = array_map($planting->day(...), ['sow' => 'sow', 'ground' => 'ground', 'bed_start' => 'bed_start', 'ready' => 'ready',
+            'clear' => 'clear']);
         $broken = match (true) {
-            !$this->book->has($planting->text('item')) => [[FaultKind::NoSuchCrop, \sprintf('"%s" is not in the crop book.', $planting->text('item'))]],
-            !$this->recipes->has($planting->text('recipe')) => [[FaultKind::NoSuchRecipe, \sprintf('"%s" is no preparation recipe.', $planting->text('recipe'))]],
+            !$this->book->has($planting->text('item')) => [[FaultKind::NoSuchCrop, \sprintf('"%s" is not in the crop book.',
+                $planting->text('item'))]],
+            !$this->recipes->has($planting->text('recipe')) => [[FaultKind::NoSuchRecipe, \sprintf('"%s" is no preparation recipe.',
+                $planting->text('recipe'))]],
             \in_array(null, $days, true) => [[FaultKind::NoSuchDay, 'One of its dates is not in the calendar.']],
-            !$this->isOfTheItem($planting) => [[FaultKind::NoSuchCrop, \sprintf('"%s" is no variety of %s.', $planting->text('variety'), $planting->text('item'))]],
+            !$this->isOfTheItem($planting) => [[FaultKind::NoSuchCrop, \sprintf('"%s" is no variety of %s.', $planting->text('variety'),
+                $planting->text('item'))]],
             default => $this->broken($planting, $this->book->get($this->variety($planting)), array_map(intval(...), $days)),
         };
 
@@ -59,32 +63,71 @@ final readonly class TimingRules
         $slack = $isTimed ? self::SLACK : 1.0;
         $sown = 'sown' === $planting->text('method');
         $catalogue = $sown ? $crop->timing->daysSown : $crop->timing->daysTransplanted;
-        if (null === $catalogue || Pattern::Perennial === $crop->pattern || !\in_array($planting->text('method'), ['sown', 'transplanted'], true)) {
+        $isOneOfTwo = \in_array($planting->text('method'), ['sown', 'transplanted'], true);
+        if (null === $catalogue || Pattern::Perennial === $crop->pattern || !$isOneOfTwo) {
             return [[FaultKind::WrongMethod, 'The crop is not grown like that.']];
         }
         $stock = Pattern::Once === $crop->pattern || Pattern::DigAsNeeded === $crop->pattern;
         $nursery = $sown ? 0 : $crop->timing->nurseryDays;
         [$leastLead, $mostLead] = $this->lead($planting, Day::of($days['ground']), $isTimed);
+        $lead = $days['ground'] - $days['bed_start'];
         $recipes = $this->recipes($planting, $crop);
         $ready = $days['ground'] + $catalogue + ($stock ? intdiv($crop->timing->spread, 2) : 0);
         $last = $days['ready'] + ($stock ? $crop->timing->hold * ($isTimed ? self::COLD_HOLD : 1) : $this->lastPicking($crop));
         $window = $crop->sowing[$planting->text('place')] ?? null;
         $window = $this->garden->part('place')->number('latitude') < 0 ? $window?->mirrored() : $window;
         $rules = [
-            [FaultKind::DatesOutOfOrder, $days['sow'] <= $days['ground'] && $days['bed_start'] <= $days['ground'] && $days['ground'] <= $days['ready'] && $days['ready'] <= $days['clear'], 'Sowing and bed come before the ground, then ready, then cleared.'],
-            [FaultKind::InThePast, min($days['sow'], $days['bed_start']) >= $this->today, 'Its work would begin before the day of the plan.'],
-            [FaultKind::NoSowingDay, \in_array(Day::of($days['sow'])->weekday()->name, $this->garden->part('settings')->texts('sowing_days'), true), 'The garden does not sow on that day of the week.'],
-            [FaultKind::OutOfSeason, null !== $window && $window->contains(Day::of($days['ground'])), 'The crop does not go into the ground there at that time of the year.'],
-            [FaultKind::WrongNursery, abs($days['ground'] - $days['sow'] - $nursery) <= $nursery * ($slack - 1), \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
-            [FaultKind::WrongRecipe, \in_array($planting->text('recipe'), $recipes, true), \sprintf('The bed is to be made by "%s".', implode('" or "', $recipes))],
-            [FaultKind::BedNotReady, $days['ground'] - $days['bed_start'] >= $leastLead && $days['ground'] - $days['bed_start'] <= $mostLead, \sprintf('The recipe takes %d days then, the bed is taken %d days before.', $leastLead, $days['ground'] - $days['bed_start'])],
-            [FaultKind::WrongReady, $isTimed ? $days['ready'] - $days['ground'] >= ($ready - $days['ground']) / $slack : $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
+            ...$this->inTheCalendar($days),
+            [FaultKind::OutOfSeason, null !== $window && $window->contains(Day::of($days['ground'])),
+                'The crop does not go into the ground there at that time of the year.'],
+            [FaultKind::WrongNursery, abs($days['ground'] - $days['sow'] - $nursery) <= $nursery * ($slack - 1),
+                \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
+            [FaultKind::WrongRecipe, \in_array($planting->text('recipe'), $recipes, true), \sprintf('The bed is to be made by "%s".',
+                implode('" or "', $recipes))],
+            [FaultKind::BedNotReady, $lead >= $leastLead && $lead <= $mostLead,
+                \sprintf('The recipe takes %d days then, the bed is taken %d days before.', $leastLead, $lead)],
+            [FaultKind::WrongReady, $isTimed ? $days['ready'] - $days['ground'] >= ($ready - $days['ground']) / $slack
+                    : $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
             [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
-            [FaultKind::Frosted, $days['clear'] <= $this->frostEnd($crop, $planting->text('place'), $days['ground']), 'Frost usually ends it before.'],
-            [FaultKind::WrongYield, abs($planting->number('per_metre') - $crop->produce->perMetre) < self::PICKED_UNITS_TOLERANCE || ($isTimed && null !== $crop->growth->bulbHours && $planting->number('per_metre') > 0.0 && $planting->number('per_metre') < $crop->produce->perMetre), \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],
+            [FaultKind::Frosted, $days['clear'] <= $this->frostEnd($crop, $planting->text('place'), $days['ground']),
+                    'Frost usually ends it before.'],
+            [FaultKind::WrongYield, self::isItsYield($planting->number('per_metre'), $crop, $isTimed),
+                \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],
         ];
 
-        return array_values(array_map(static fn (array $rule): array => [$rule[0], $rule[2]], array_filter($rules, static fn (array $rule): bool => !$rule[1])));
+        return self::unkept($rules);
+    }
+
+    /**
+     * @param array{sow: int, ground: int, bed_start: int, ready: int, clear: int} $days
+     *
+     * @return list<array{FaultKind, bool, string}>
+     */
+    private function inTheCalendar(array $days): array
+    {
+        $isInOrder = max($days['sow'], $days['bed_start']) <= $days['ground'] && $days['ground'] <= $days['ready']
+            && $days['ready'] <= $days['clear'];
+        $sowingDays = $this->garden->part('settings')->texts('sowing_days');
+
+        return [
+            [FaultKind::DatesOutOfOrder, $isInOrder, 'Sowing and bed come before the ground, then ready, then cleared.'],
+            [FaultKind::InThePast, min($days['sow'], $days['bed_start']) >= $this->today,
+                'Its work would begin before the day of the plan.'],
+            [FaultKind::NoSowingDay, \in_array(Day::of($days['sow'])->weekday()->name, $sowingDays, true),
+                'The garden does not sow on that day of the week.'],
+        ];
+    }
+
+    /**
+     * @param list<array{FaultKind, bool, string}> $rules with whether each is kept
+     *
+     * @return list<array{FaultKind, string}>
+     */
+    private static function unkept(array $rules): array
+    {
+        $broken = array_filter($rules, static fn (array $rule): bool => !$rule[1]);
+
+        return array_values(array_map(static fn (array $rule): array => [$rule[0], $rule[2]], $broken));
     }
 
     /**
@@ -99,7 +142,8 @@ final readonly class TimingRules
         $longest = 0;
         foreach ($this->recipes->get($planting->text('recipe'))->steps as $step) {
             $spring = $step->leadSpring ?? $step->leadDays;
-            $longest = max($longest, $date >= 11.01 || $date < 3.16 ? $step->leadCold ?? $spring : ($date < 5.16 ? $spring : $step->leadDays));
+            $longest = max($longest, $date >= 11.01 || $date < 3.16 ? $step->leadCold ?? $spring : ($date < 5.16 ? $spring
+                : $step->leadDays));
         }
 
         $tough = [] === array_filter($this->beds($planting), static fn (Sheet $bed): bool => 'tough' === $bed->part('temper')->text('weeds')) ? 0 : self::TOUGH_WEEDS;
@@ -114,7 +158,8 @@ final readonly class TimingRules
 
     private function isOfTheItem(Sheet $planting): bool
     {
-        return $this->book->has($this->variety($planting)) && $this->book->get($this->variety($planting))->item() === $planting->text('item');
+        return $this->book->has($this->variety($planting))
+            && $this->book->get($this->variety($planting))->item() === $planting->text('item');
     }
 
     /** @return list<string> the crop's own recipe; else that of its blocks, or the garden's */
@@ -129,7 +174,8 @@ final readonly class TimingRules
             $byBlock[$block->text('block')] = $block->text('recipe');
         }
 
-        return array_values(array_unique(array_map(static fn (Sheet $bed): string => '' === ($byBlock[$bed->text('block')] ?? '') ? $settings->text('recipe') : $byBlock[$bed->text('block')], $this->beds($planting)))) ?: [$settings->text('recipe')];
+        return array_values(array_unique(array_map(static fn (Sheet $bed): string => '' === ($byBlock[$bed->text('block')] ?? '')
+            ? $settings->text('recipe') : $byBlock[$bed->text('block')], $this->beds($planting)))) ?: [$settings->text('recipe')];
     }
 
     /** @return list<Sheet> those it stands on */
@@ -137,12 +183,23 @@ final readonly class TimingRules
     {
         $names = array_map(static fn (Sheet $piece): string => $piece->text('bed'), $planting->parts('pieces'));
 
-        return array_values(array_filter($this->garden->parts('beds'), static fn (Sheet $bed): bool => \in_array($bed->text('name'), $names, true)));
+        return array_values(array_filter($this->garden->parts('beds'), static fn (Sheet $bed): bool => \in_array($bed->text('name'),
+            $names, true)));
     }
 
     private function lastPicking(Crop $crop): int
     {
-        return Pattern::Cuts === $crop->pattern ? max(0, $crop->rhythm->cuts - 1) * $crop->rhythm->every : intdiv(max(0, $crop->rhythm->lasts - 1), max(1, $crop->rhythm->every)) * $crop->rhythm->every;
+        return Pattern::Cuts === $crop->pattern ? max(0, $crop->rhythm->cuts - 1) * $crop->rhythm->every
+            : intdiv(max(0, $crop->rhythm->lasts - 1), max(1, $crop->rhythm->every)) * $crop->rhythm->every;
+    }
+
+    /** As the book says; bulbs planted late stay smaller. */
+    private static function isItsYield(float $perMetre, Crop $crop, bool $isTimed): bool
+    {
+        $book = $crop->produce->perMetre;
+        $isSmaller = $isTimed && null !== $crop->growth->bulbHours && $perMetre > 0.0 && $perMetre < $book;
+
+        return $isSmaller || abs($perMetre - $book) < self::PICKED_UNITS_TOLERANCE;
     }
 
     private function frostEnd(Crop $crop, string $place, int $ground): int

@@ -8,7 +8,10 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Time\Day;
 
-/** Where a newly drawn planting may not stand: a family in quarantine, a resting bed, "not here", a reserve bed, corn of another kind in flower. */
+/**
+ * Where a newly drawn planting may not stand: a family in quarantine, a resting bed, "not here", a reserve bed, corn of
+ * another kind in flower.
+ */
 final readonly class WhereRules
 {
     /** @var array<string, Sheet> */
@@ -67,7 +70,8 @@ final readonly class WhereRules
             }
         }
         foreach ($this->rules->parts('not_here') as $off) {
-            if (\in_array($off->text('where'), [$name, $bed->text('block')], true) && \in_array($off->text('what'), [$crop->item(), $crop->key, $crop->family], true)) {
+            if (\in_array($off->text('where'), [$name, $bed->text('block')], true) && \in_array($off->text('what'),
+                [$crop->item(), $crop->key, $crop->family], true)) {
                 $found[] = [FaultKind::NotHere, \sprintf('%s is kept off %s.', $off->text('what'), $off->text('where'))];
             }
         }
@@ -87,8 +91,11 @@ final readonly class WhereRules
     {
         foreach ($there as $other) {
             $kind = $this->crop($other);
-            if (null !== $kind && $kind->item() === $crop->item() && $kind->key !== $crop->key && abs(($other->day('ready') ?? 0) - ($planting->day('ready') ?? 0)) < $crop->habits->isolationDays) {
-                return [new Fault(FaultKind::TooNearInFlower, $planting->text('key'), \sprintf('%s is in flower within %d days of it, ready on %s.', $kind->variety, $crop->habits->isolationDays, Day::of($other->day('ready') ?? 0)->iso()))];
+            if (null !== $kind && $kind->item() === $crop->item() && $kind->key !== $crop->key
+                && abs(($other->day('ready') ?? 0) - ($planting->day('ready') ?? 0)) < $crop->habits->isolationDays) {
+                return [new Fault(FaultKind::TooNearInFlower, $planting->text('key'),
+                    \sprintf('%s is in flower within %d days of it, ready on %s.', $kind->variety, $crop->habits->isolationDays,
+                        Day::of($other->day('ready') ?? 0)->iso()))];
             }
         }
 

@@ -30,7 +30,8 @@ final readonly class Climate
      * @param list<float> $rain  mm a day
      * @param int         $years years of record behind it; 0: monthly means, the spread is assumed
      */
-    private function __construct(public array $min, public array $max, public array $minSd, public array $maxSd, public array $rain, public int $years)
+    private function __construct(public array $min, public array $max, public array $minSd, public array $maxSd, public array $rain,
+        public int $years)
     {
     }
 
@@ -41,7 +42,8 @@ final readonly class Climate
             $rain = [...$rain, ...array_fill(0, $days, $months->rain[$m] / $days)];
         }
 
-        return new self(self::meanPreserving($months->min), self::meanPreserving($months->max), array_fill(0, self::DAYS, self::ASSUMED_SPREAD_MIN), array_fill(0, self::DAYS, self::ASSUMED_SPREAD_MAX), $rain, 0);
+        return new self(self::meanPreserving($months->min), self::meanPreserving($months->max), array_fill(0, self::DAYS,
+            self::ASSUMED_SPREAD_MIN), array_fill(0, self::DAYS, self::ASSUMED_SPREAD_MAX), $rain, 0);
     }
 
     /** @throws InvalidClimate when there is less than a year of it */
@@ -71,18 +73,21 @@ final readonly class Climate
             foreach (['min', 'max'] as $what) {
                 $mean = [] === $near[$what] ? 0.0 : array_sum($near[$what]) / \count($near[$what]);
                 $lines[$what][] = $mean;
-                $lines[$what.'Sd'][] = sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $near[$what])) / max(1, \count($near[$what]) - 1));
+                $lines[$what.'Sd'][] = sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2,
+                    $near[$what])) / max(1, \count($near[$what]) - 1));
             }
             $lines['rain'][] = [] === $near['rain'] ? 0.0 : array_sum($near['rain']) / \count($near['rain']);
         }
 
-        return new self($lines['min'], $lines['max'], $lines['minSd'], $lines['maxSd'], $lines['rain'], \count(array_filter($years, static fn (int $n): bool => $n >= 300)));
+        return new self($lines['min'], $lines['max'], $lines['minSd'], $lines['maxSd'], $lines['rain'],
+            \count(array_filter($years, static fn (int $n): bool => $n >= 300)));
     }
 
     /** @return array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} */
     public function values(): array
     {
-        return ['min' => self::short($this->min), 'max' => self::short($this->max), 'minSd' => self::short($this->minSd), 'maxSd' => self::short($this->maxSd), 'rain' => self::short($this->rain), 'years' => $this->years];
+        return ['min' => self::short($this->min), 'max' => self::short($this->max), 'minSd' => self::short($this->minSd),
+            'maxSd' => self::short($this->maxSd), 'rain' => self::short($this->rain), 'years' => $this->years];
     }
 
     /** @param array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} $values */

@@ -37,8 +37,10 @@ final readonly class ClimateTable
             }
             $ground = SoilTemperature::of($soil[$middle], $weather->min[$middle], $weather->max[$middle], self::SEED_DEPTH_CM);
             $wet = min((float) $days, $months['rain'][$m] / self::RAIN_OF_A_WET_DAY);
-            $rows[] = ['month' => $month, 'min' => $months['min'][$m], 'max' => $months['max'][$m], 'rain' => $months['rain'][$m], 'wet' => $wet, 'dryWeek' => (1 - $wet / $days) ** 7,
-                'dayLength' => DayLength::hours($latitude, $first->plus(14)), 'heat4' => $heat[0], 'heat10' => $heat[1], 'soilLow' => $ground->low, 'soil' => $ground->mean, 'soilHigh' => $ground->high];
+            $rows[] = ['month' => $month, 'min' => $months['min'][$m], 'max' => $months['max'][$m], 'rain' => $months['rain'][$m],
+                'wet' => $wet, 'dryWeek' => (1 - $wet / $days) ** 7,
+                'dayLength' => DayLength::hours($latitude, $first->plus(14)), 'heat4' => $heat[0], 'heat10' => $heat[1],
+                    'soilLow' => $ground->low, 'soil' => $ground->mean, 'soilHigh' => $ground->high];
         }
 
         return new self($rows);

@@ -75,7 +75,10 @@ enum Cover: string
         };
     }
 
-    /** Tender crops live so many days beyond the first frost outside (common practice, no source); a heater keeps them as long as it burns. */
+    /**
+     * Tender crops live so many days beyond the first frost outside (common practice, no source); a heater keeps them as
+     * long as it burns.
+     */
     public function frostDays(): int
     {
         return match ($this) {
@@ -92,7 +95,8 @@ enum Cover: string
     {
         return match (true) {
             self::None === $inner || self::Heated === $this => $this,
-            self::Tunnel === $this && \in_array($inner, [self::RowCover, self::LowTunnel, self::TunnelCovered], true) => self::TunnelCovered,
+            self::Tunnel === $this && \in_array($inner, [self::RowCover, self::LowTunnel, self::TunnelCovered],
+                true) => self::TunnelCovered,
             self::TunnelCovered === $this && self::Heated !== $inner => $this,
             default => $inner,
         };

@@ -20,7 +20,8 @@ final readonly class CoverCalendar
     /** @param list<Protection> $protections */
     public static function with(Cover $base, array $protections): self
     {
-        return new self($base, array_map(static fn (Protection $p): array => ['from' => $p->days->start->number, 'to' => $p->days->last()->number, 'cover' => $base->under($p->cover)], $protections));
+        return new self($base, array_map(static fn (Protection $p): array => ['from' => $p->days->start->number,
+            'to' => $p->days->last()->number, 'cover' => $base->under($p->cover)], $protections));
     }
 
     /** Of several on one day the warmest at night counts. */
@@ -46,6 +47,7 @@ final readonly class CoverCalendar
 
     public function key(): string
     {
-        return $this->base->value.implode('', array_map(static fn (array $s): string => \sprintf('|%s:%d-%d', $s['cover']->value, $s['from'], $s['to']), $this->spans));
+        return $this->base->value.implode('', array_map(static fn (array $s): string => \sprintf('|%s:%d-%d', $s['cover']->value,
+            $s['from'], $s['to']), $this->spans));
     }
 }

@@ -34,7 +34,8 @@ final readonly class DailyRecord
      */
     public function rows(): array
     {
-        return array_map(fn (int $day): array => [$day, round($this->min[$day], 2), round($this->max[$day], 2), isset($this->rain[$day]) ? round($this->rain[$day], 2) : null], array_keys($this->min));
+        return array_map(fn (int $day): array => [$day, round($this->min[$day], 2), round($this->max[$day], 2), isset($this->rain[$day])
+            ? round($this->rain[$day], 2) : null], array_keys($this->min));
     }
 
     /** @param iterable<array{int, float|int, float|int, float|int|null}> $rows */
@@ -58,7 +59,8 @@ final readonly class DailyRecord
     {
         $from = static fn (int $n): bool => $n >= $day;
 
-        return new self(array_filter($this->min, $from, \ARRAY_FILTER_USE_KEY), array_filter($this->max, $from, \ARRAY_FILTER_USE_KEY), array_filter($this->rain, $from, \ARRAY_FILTER_USE_KEY));
+        return new self(array_filter($this->min, $from, \ARRAY_FILTER_USE_KEY), array_filter($this->max, $from, \ARRAY_FILTER_USE_KEY),
+            array_filter($this->rain, $from, \ARRAY_FILTER_USE_KEY));
     }
 
     /** The other's days take the place of this one's. */

@@ -35,7 +35,8 @@ final readonly class FrostDates
             $frosty = [];
             for ($n = 0; $n < Climate::DAYS; ++$n) {
                 $i = ($n + ($isSouth ? self::HALF : 0)) % Climate::DAYS;
-                $frosty[] = 1 - (1 - self::belowShare(($grade->below() - $climate->min[$i]) / max(0.5, $climate->minSd[$i]))) ** (1 / self::NIGHTS_TOGETHER);
+                $frosty[] = 1 - (1 - self::belowShare(($grade->below() - $climate->min[$i]) / max(0.5,
+                    $climate->minSd[$i]))) ** (1 / self::NIGHTS_TOGETHER);
             }
             foreach (self::ODDS as $odds) {
                 $dates[$grade->value]['last'][(string) $odds] = self::lastOf(\array_slice($frosty, 0, self::HALF), $odds);
@@ -52,8 +53,10 @@ final readonly class FrostDates
         $seasons = self::seasons($record, $isSouth);
         $dates = [];
         foreach (FrostGrade::cases() as $grade) {
-            $last = array_map(static fn (array $days): float => (float) max([0, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n < self::HALF && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
-            $first = array_map(static fn (array $days): float => (float) min([Climate::DAYS, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n >= self::HALF && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
+            $last = array_map(static fn (array $days): float => (float) max([0, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n < self::HALF
+                && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
+            $first = array_map(static fn (array $days): float => (float) min([Climate::DAYS, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n >= self::HALF
+                && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
             foreach (self::ODDS as $odds) {
                 $dates[$grade->value]['last'][(string) $odds] = self::quantile($last, 1 - $odds);
                 $dates[$grade->value]['first'][(string) $odds] = self::quantile($first, $odds);

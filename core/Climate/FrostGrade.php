@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Climate;
 
-/** Three grades of frost by the minimum at two metres (from memory: the classes of freezes of the US weather service, 32, 28 and 24 degrees F). */
+/**
+ * Three grades of frost by the minimum at two metres (from memory: the classes of freezes of the US weather service, 32,
+ * 28 and 24 degrees F).
+ */
 enum FrostGrade: string
 {
     case Light = 'light';

@@ -10,7 +10,8 @@ final readonly class MonthlyMeans
     public const COLDEST = -60.0;
     public const HOTTEST = 55.0;
     public const WETTEST = 1500.0;
-    public const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+    public const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November',
+        'December'];
 
     /**
      * @param list<float> $min  degrees C

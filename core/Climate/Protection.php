@@ -10,7 +10,8 @@ use JollyFurrow\Time\Period;
 final readonly class Protection
 {
     /** @param string $planting key of the planting; empty: whatever stands on the bed */
-    private function __construct(public string $bed, public string $planting, public Cover $cover, public Purpose $purpose, public Period $days)
+    private function __construct(public string $bed, public string $planting, public Cover $cover, public Purpose $purpose,
+        public Period $days)
     {
     }
 

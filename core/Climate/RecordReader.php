@@ -19,7 +19,8 @@ final class RecordReader
     private const MOST_FAULTS = 20;
     /** Of so many bad lines in a hundred the file is not the one that was meant. */
     private const MOST_BAD = 5;
-    private const HEADINGS = ['date' => '/^(date|day|time)/', 'min' => '/(min|low)/', 'max' => '/(max|high)/', 'rain' => '/(rain|prec|prcp)/'];
+    private const HEADINGS = ['date' => '/^(date|day|time)/', 'min' => '/(min|low)/', 'max' => '/(max|high)/',
+        'rain' => '/(rain|prec|prcp)/'];
     private const WETTEST_DAY = 600.0;
 
     /** @var array<int, string> message by line number */
@@ -38,7 +39,8 @@ final class RecordReader
         $columns = self::columns($rows[0] ?? []);
         $missing = array_diff(['date', 'min', 'max'], array_keys($columns));
         if ([] !== $missing || \count($rows) - 1 > self::MOST_LINES) {
-            $this->problem = [] !== $missing ? \sprintf('No column is the %s. The first line must name the columns: date, minimum, maximum, and rain if there is one.', implode(' or the ', $missing)) : \sprintf('The record has %d lines; at most %d go in, which is more than a hundred years.', \count($rows) - 1, self::MOST_LINES);
+            $this->problem = [] !== $missing
+                ? \sprintf('No column is the %s. The first line must name the columns: date, minimum, maximum, and rain if there is one.', implode(' or the ', $missing)) : \sprintf('The record has %d lines; at most %d go in, which is more than a hundred years.', \count($rows) - 1, self::MOST_LINES);
 
             return null;
         }
@@ -89,27 +91,19 @@ final class RecordReader
 
             return null;
         }
-        $values = [];
-        foreach (['min', 'max', 'rain'] as $what) {
-            $text = isset($columns[$what]) ? str_replace(',', '.', trim($row[$columns[$what]] ?? '')) : '';
-            if ('' === $text) {
-                $values[$what] = null;
-            } elseif (is_numeric($text)) {
-                $values[$what] = 'rain' === $what ? (float) $text * ($isInch ? 25.4 : 1.0) : ($isFahrenheit ? ((float) $text - 32) / 1.8 : (float) $text);
-            } else {
-                $this->faults[$line] = \sprintf('"%s" is not a number.', mb_substr($text, 0, 20));
-
-                return null;
-            }
-        }
-        if (null === $values['min'] || null === $values['max']) {
+        $values = $this->values($line, $row, $columns, $isFahrenheit, $isInch);
+        if (null === $values || null === $values['min'] || null === $values['max']) {
             return null;
         }
         $this->faults[$line] = match (true) {
             isset($there[$day]) => \sprintf('%s stands twice.', Day::of($day)->iso()),
-            $values['min'] > $values['max'] => \sprintf('The minimum, %s, lies above the maximum, %s.', round($values['min'], 1), round($values['max'], 1)),
-            $values['min'] < MonthlyMeans::COLDEST || $values['max'] > MonthlyMeans::HOTTEST => \sprintf('From %s to %s degrees C is not possible%s.', round($values['min'], 1), round($values['max'], 1), $isFahrenheit ? '' : '. Are these degrees Fahrenheit'),
-            null !== $values['rain'] && ($values['rain'] < 0 || $values['rain'] > self::WETTEST_DAY) => \sprintf('%s mm of rain in a day is not possible.', round($values['rain'], 1)),
+            $values['min'] > $values['max'] => \sprintf('The minimum, %s, lies above the maximum, %s.', round($values['min'], 1),
+                round($values['max'], 1)),
+            $values['min'] < MonthlyMeans::COLDEST
+                || $values['max'] > MonthlyMeans::HOTTEST => \sprintf('From %s to %s degrees C is not possible%s.',
+                    round($values['min'], 1), round($values['max'], 1), $isFahrenheit ? '' : '. Are these degrees Fahrenheit'),
+            null !== $values['rain'] && ($values['rain'] < 0
+                || $values['rain'] > self::WETTEST_DAY) => \sprintf('%s mm of rain in a day is not possible.', round($values['rain'], 1)),
             default => '',
         };
         if ('' !== $this->faults[$line]) {
@@ -118,6 +112,32 @@ final class RecordReader
         unset($this->faults[$line]);
 
         return [$day, $values['min'], $values['max'], $values['rain']];
+    }
+
+    /**
+     * @param list<string>       $row
+     * @param array<string, int> $columns
+     *
+     * @return array{min: float|null, max: float|null, rain: float|null}|null degrees C and mm; null: told
+     */
+    private function values(int $line, array $row, array $columns, bool $isFahrenheit, bool $isInch): ?array
+    {
+        $values = ['min' => null, 'max' => null, 'rain' => null];
+        foreach (['min', 'max', 'rain'] as $what) {
+            $text = isset($columns[$what]) ? str_replace(',', '.', trim($row[$columns[$what]] ?? '')) : '';
+            if ('' === $text) {
+                $values[$what] = null;
+            } elseif (is_numeric($text)) {
+                $values[$what] = 'rain' === $what ? (float) $text * ($isInch ? 25.4 : 1.0) : ($isFahrenheit ? ((float) $text - 32) / 1.8
+                    : (float) $text);
+            } else {
+                $this->faults[$line] = \sprintf('"%s" is not a number.', mb_substr($text, 0, 20));
+
+                return null;
+            }
+        }
+
+        return $values;
     }
 
     /**
@@ -171,7 +191,8 @@ final class RecordReader
         if (1 === preg_match('/(mm|\bin\b|inch)/', $heading, $m)) {
             return 'mm' === $m[1] ? 'mm' : 'in';
         }
-        $wettest = max([0.0, ...array_map(static fn (array $row): float => (float) ($row[$columns['rain']] ?? ''), \array_slice($rows, 1))]);
+        $wettest = max([0.0, ...array_map(static fn (array $row): float => (float) ($row[$columns['rain']] ?? ''),
+            \array_slice($rows, 1))]);
         if ($wettest > 0 && $wettest < 8) {
             $this->doubts[] = 'rain';
         }

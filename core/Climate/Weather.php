@@ -73,7 +73,8 @@ final readonly class Weather
         $min = $max = $light = [];
         foreach ($this->min as $n => $low) {
             $min[] = $night = max(self::BENCH_NIGHT, $low + self::BENCH_WARMER_NIGHT);
-            $max[] = max($night, min(max($this->max[$n], self::BENCH_AIRED), max(self::BENCH_DAY, $this->max[$n] + self::BENCH_WARMER_DAY)));
+            $max[] = max($night, min(max($this->max[$n], self::BENCH_AIRED),
+                max(self::BENCH_DAY, $this->max[$n] + self::BENCH_WARMER_DAY)));
             $light[] = $this->light[$n] * self::BENCH_LIGHT;
         }
 

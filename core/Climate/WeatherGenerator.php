@@ -37,7 +37,8 @@ final readonly class WeatherGenerator
             for ($day = Day::fromDate($year, 1, 1); $day->year() === $year; $day = $day->plus(1)) {
                 $i = Climate::index($day);
                 $odds = min(0.9, $this->climate->rain[$i] / self::RAIN_OF_A_WET_DAY);
-                $isWet = self::share($chance) < ($wasWet ? min(0.95, $odds * self::WET_AFTER_WET) : $odds * (1 - min(0.95, $odds * self::WET_AFTER_WET)) / max(0.05, 1 - $odds));
+                $isWet = self::share($chance) < ($wasWet ? min(0.95, $odds * self::WET_AFTER_WET)
+                    : $odds * (1 - min(0.95, $odds * self::WET_AFTER_WET)) / max(0.05, 1 - $odds));
                 $fresh = sqrt(1 - self::CARRY ** 2);
                 $common = self::bell($chance);
                 $low = self::CARRY * $low + $fresh * (0.7 * $common + 0.71 * self::bell($chance));
@@ -45,7 +46,8 @@ final readonly class WeatherGenerator
                 $amount = $isWet ? -log(max(1e-6, self::share($chance))) * self::RAIN_OF_A_WET_DAY : 0.0;
                 if (!$day->isBefore($from) && !$until->isBefore($day)) {
                     $min[$day->number] = round($this->climate->min[$i] + $low * $this->climate->minSd[$i] + ($isWet ? 0.5 : 0.0), 1);
-                    $max[$day->number] = round(max($min[$day->number] + 0.5, $this->climate->max[$i] + $high * $this->climate->maxSd[$i] - ($isWet ? self::WET_COOLER : -0.5)), 1);
+                    $max[$day->number] = round(max($min[$day->number] + 0.5,
+                        $this->climate->max[$i] + $high * $this->climate->maxSd[$i] - ($isWet ? self::WET_COOLER : -0.5)), 1);
                     $rain[$day->number] = round($amount, 1);
                 }
                 $wasWet = $isWet;

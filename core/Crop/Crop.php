@@ -56,7 +56,8 @@ final readonly class Crop
     {
         $p = $this->produce;
 
-        return new self($this->key, $this->name, $this->variety, $this->family, $this->feeding, $this->tender, $this->pattern, $this->timing, $stand,
+        return new self($this->key, $this->name, $this->variety, $this->family, $this->feeding, $this->tender, $this->pattern,
+            $this->timing, $stand,
             new Produce($p->form, $p->unit, $p->perMetre * $yieldTimes, $p->packingLoss, $p->keepingDays, $p->weeklyLoss, $p->stored),
             $this->rhythm, $this->growth, $this->sowing, $this->recipe, $this->sources, $this->habits, $this->of, $this->notes);
     }

@@ -20,7 +20,8 @@ final readonly class Spacing
     /** Soil left free at each edge of a bed (common practice, no source). */
     public const EDGE_MM = 75;
 
-    private function __construct(public int $rows, public int $spotsPerRow, public Length $rowGap, public Length $inRow, public Length $length)
+    private function __construct(public int $rows, public int $spotsPerRow, public Length $rowGap, public Length $inRow,
+        public Length $length)
     {
     }
 
@@ -37,7 +38,8 @@ final readonly class Spacing
 
     public static function of(int $rows, Length $inRow, Length $length, ?Length $rowGap = null): self
     {
-        return new self($rows, intdiv($length->millimetres, max(1, $inRow->millimetres)), $rowGap ?? Length::fromMillimetres(0), $inRow, $length);
+        return new self($rows, intdiv($length->millimetres, max(1, $inRow->millimetres)), $rowGap ?? Length::fromMillimetres(0), $inRow,
+            $length);
     }
 
     /** Plants on one acre at a row gap and an in-row gap: area / (row gap x in-row gap). */

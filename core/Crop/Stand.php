@@ -27,6 +27,7 @@ final readonly class Stand
     /** The same plants in other rows and distances. */
     public function standing(int $rows, Length $inRow, int $seedsPerSpot, int $plantsPerSpot): self
     {
-        return new self($rows, $inRow, $this->depth, $seedsPerSpot, $plantsPerSpot, $this->plantsPerSeedUnit, $this->germination, $this->fieldFactor, $this->thousandSeedGrams, $this->trayLoss, $this->cellsPerTray);
+        return new self($rows, $inRow, $this->depth, $seedsPerSpot, $plantsPerSpot, $this->plantsPerSeedUnit, $this->germination,
+            $this->fieldFactor, $this->thousandSeedGrams, $this->trayLoss, $this->cellsPerTray);
     }
 }

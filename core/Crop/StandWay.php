@@ -24,8 +24,11 @@ enum StandWay: string
 
         return match ($this) {
             self::Book => $s,
-            self::Hoe, self::UnderCover => null === $school ? null : $s->standing($school->rows, $school->inRow, $s->seedsPerSpot, $s->plantsPerSpot),
-            self::Clusters => 1 === $s->plantsPerSpot && \in_array($crop->habits->rotation, ['onion', 'root', 'leaf'], true) ? $s->standing($s->rows, Length::fromMillimetres(self::CLUSTER * $s->inRow->millimetres), (int) ceil(self::CLUSTER / ($s->germination * $s->plantsPerSeedUnit)), self::CLUSTER) : null,
+            self::Hoe, self::UnderCover => null === $school ? null : $s->standing($school->rows, $school->inRow, $s->seedsPerSpot,
+                $s->plantsPerSpot),
+            self::Clusters => 1 === $s->plantsPerSpot && \in_array($crop->habits->rotation, ['onion', 'root', 'leaf'], true)
+                ? $s->standing($s->rows, Length::fromMillimetres(self::CLUSTER * $s->inRow->millimetres),
+                    (int) ceil(self::CLUSTER / ($s->germination * $s->plantsPerSeedUnit)), self::CLUSTER) : null,
         };
     }
 

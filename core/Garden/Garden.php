@@ -136,7 +136,8 @@ final readonly class Garden
     {
         $beds = array_map(static fn (Stretch $piece): string => $piece->bed, $planting->pieces);
 
-        return CoverCalendar::with(Cover::usualOf($planting->place), array_values(array_filter($this->protections, static fn (Protection $p): bool => $p->isOver($planting->key, $beds))));
+        return CoverCalendar::with(Cover::usualOf($planting->place), array_values(array_filter($this->protections,
+            static fn (Protection $p): bool => $p->isOver($planting->key, $beds))));
     }
 
     /** Metres of bed of one place type. */
@@ -156,10 +157,12 @@ final readonly class Garden
      * @param list<Promise>|null      $promises
      * @param list<Protection>|null   $protections
      */
-    private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null, ?array $promises = null, ?array $protections = null): self
+    private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null,
+        ?array $promises = null, ?array $protections = null): self
     {
         return new self(
-            $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds, $this->history,
+            $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
+            $this->history,
             $this->outlets, $this->products, $promises ?? $this->promises, $plantings ?? $this->plantings, $this->notes, $this->climate,
             $protections ?? $this->protections, $this->own, $this->recipes,
         );

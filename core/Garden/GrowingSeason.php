@@ -43,6 +43,7 @@ final readonly class GrowingSeason
     /** For sums of money: the calendar year in the north, July to June in the south. */
     public function books(): Period
     {
-        return $this->isSouth ? Period::between(Day::fromDate($this->year, 7, 1), Day::fromDate($this->year + 1, 7, 1)) : Period::between(Day::fromDate($this->year, 1, 1), Day::fromDate($this->year + 1, 1, 1));
+        return $this->isSouth ? Period::between(Day::fromDate($this->year, 7, 1), Day::fromDate($this->year + 1, 7, 1))
+            : Period::between(Day::fromDate($this->year, 1, 1), Day::fromDate($this->year + 1, 1, 1));
     }
 }

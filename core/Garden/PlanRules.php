@@ -48,7 +48,8 @@ final readonly class PlanRules
      */
     public function resting(array $resting): self
     {
-        return new self($this->blocks, $resting, $this->reserveBeds, $this->notHere, $this->cycle, $this->methods, $this->keeping, $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings);
+        return new self($this->blocks, $resting, $this->reserveBeds, $this->notHere, $this->cycle, $this->methods, $this->keeping,
+            $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings);
     }
 
     /**
@@ -57,9 +58,12 @@ final readonly class PlanRules
      * @param array<string, Method>|null  $methods
      * @param array<string, Keeping>|null $keeping
      */
-    public function wishing(?Lengths $lengths = null, ?bool $fullTrays = null, ?int $mostSowings = null, ?array $methods = null, ?array $keeping = null, ?float $reserve = null): self
+    public function wishing(?Lengths $lengths = null, ?bool $fullTrays = null, ?int $mostSowings = null, ?array $methods = null,
+        ?array $keeping = null, ?float $reserve = null): self
     {
-        return new self($this->blocks, $this->resting, $this->reserveBeds, $this->notHere, $this->cycle, $methods ?? $this->methods, $keeping ?? $this->keeping, $this->weights, $this->school, $lengths ?? $this->lengths, $fullTrays ?? $this->fullTrays, $reserve ?? $this->reserve, $this->reserveWay, $mostSowings ?? $this->mostSowings);
+        return new self($this->blocks, $this->resting, $this->reserveBeds, $this->notHere, $this->cycle, $methods ?? $this->methods,
+            $keeping ?? $this->keeping, $this->weights, $this->school, $lengths ?? $this->lengths, $fullTrays ?? $this->fullTrays,
+            $reserve ?? $this->reserve, $this->reserveWay, $mostSowings ?? $this->mostSowings);
     }
 
     public function block(string $name): BlockRules
@@ -83,7 +87,8 @@ final readonly class PlanRules
     public function keepsOff(Crop $crop, Bed $bed): ?NotHere
     {
         foreach ($this->notHere as $one) {
-            if (($one->where === $bed->name || $one->where === $bed->block) && \in_array($one->what, [$crop->item(), $crop->key, $crop->family], true)) {
+            if (($one->where === $bed->name || $one->where === $bed->block) && \in_array($one->what, [$crop->item(), $crop->key,
+                $crop->family], true)) {
                 return $one;
             }
         }

@@ -46,7 +46,9 @@ final readonly class Settings
     /** The same but for how the plan is drawn up. */
     public function ruledBy(PlanRules $rules): self
     {
-        return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor, $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen, $this->kit, $rules, $this->dateForm);
+        return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor,
+            $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen,
+            $this->kit, $rules, $this->dateForm);
     }
 
     /** How dates are written: as chosen, else as is usual with the units. */

@@ -24,8 +24,10 @@ final readonly class Weights
     ];
 
     public const NAMES = [
-        'gap' => 'Family gap', 'cycle' => 'Cycle of groups', 'piece' => 'Pieces', 'temper' => 'Temper of the bed', 'before' => 'What stood before',
-        'together' => 'Family together', 'block' => 'Block of the family', 'sliver' => 'Empty slivers', 'walk' => 'Walking', 'corn' => 'Corn in blocks',
+        'gap' => 'Family gap', 'cycle' => 'Cycle of groups', 'piece' => 'Pieces', 'temper' => 'Temper of the bed',
+            'before' => 'What stood before',
+        'together' => 'Family together', 'block' => 'Block of the family', 'sliver' => 'Empty slivers', 'walk' => 'Walking',
+            'corn' => 'Corn in blocks',
     ];
 
     public function __construct(
@@ -45,7 +47,9 @@ final readonly class Weights
     /** @return array<string, float> */
     public function all(): array
     {
-        return ['gap' => $this->gap, 'cycle' => $this->cycle, 'piece' => $this->piece, 'temper' => $this->temper, 'before' => $this->before, 'together' => $this->together, 'block' => $this->block, 'sliver' => $this->sliver, 'walk' => $this->walk, 'corn' => $this->corn];
+        return ['gap' => $this->gap, 'cycle' => $this->cycle, 'piece' => $this->piece, 'temper' => $this->temper,
+            'before' => $this->before, 'together' => $this->together, 'block' => $this->block, 'sliver' => $this->sliver,
+            'walk' => $this->walk, 'corn' => $this->corn];
     }
 
     /** @param array<string, float> $weights those not named as usual */
@@ -53,6 +57,7 @@ final readonly class Weights
     {
         $all = array_intersect_key($weights, self::WHY) + (new self())->all();
 
-        return new self($all['gap'], $all['cycle'], $all['piece'], $all['temper'], $all['before'], $all['together'], $all['block'], $all['sliver'], $all['walk'], $all['corn']);
+        return new self($all['gap'], $all['cycle'], $all['piece'], $all['temper'], $all['before'], $all['together'], $all['block'],
+            $all['sliver'], $all['walk'], $all['corn']);
     }
 }

@@ -31,17 +31,21 @@ final readonly class BookChange
         $grown = 0;
         foreach ($garden->plantings as $planting) {
             $old = $before->grown($planting->item, $planting->variety);
-            if ($planting->isOver($garden->today) || !$after->has($planting->item) || $old == $after->grown($planting->item, $planting->variety)) {
+            if ($planting->isOver($garden->today) || !$after->has($planting->item) || $old == $after->grown($planting->item,
+                $planting->variety)) {
                 continue;
             }
             ++$grown;
             $then = $is->follow($garden, $planting);
             if ($was->follow($garden, $planting) != $then && $then != $planting) {
-                $lost = $candidates->standsOverWinter($after->grown($planting->item, $planting->variety), $then->ground, $then->ready->number, $then->place) && !$candidates->standsOverWinter($old, $planting->ground, $planting->ready->number, $planting->place);
+                $lost = $candidates->standsOverWinter($after->grown($planting->item, $planting->variety), $then->ground,
+                    $then->ready->number, $then->place) && !$candidates->standsOverWinter($old, $planting->ground,
+                        $planting->ready->number, $planting->place);
                 $moved[] = ['was' => $planting, 'is' => $then, 'lost' => $lost];
             }
         }
-        usort($moved, static fn (array $a, array $b): int => [$a['was']->ready->number, $a['was']->key] <=> [$b['was']->ready->number, $b['was']->key]);
+        usort($moved, static fn (array $a, array $b): int => [$a['was']->ready->number, $a['was']->key] <=> [$b['was']->ready->number,
+            $b['was']->key]);
 
         return new self($moved, $grown);
     }

@@ -35,7 +35,8 @@ final readonly class ByHand
     {
         $crop = $this->book->grown($planting->item, $planting->variety);
         $nursery = $planting->ground->since($planting->sow);
-        $ground = 0 === $nursery ? $sow : ($crop->timing->nurseryDays > 0 ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $sow, $planting->place) : $sow->plus($nursery));
+        $ground = 0 === $nursery ? $sow : ($crop->timing->nurseryDays > 0
+            ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $sow, $planting->place) : $sow->plus($nursery));
 
         return $this->dated($garden, $planting, $sow, $ground);
     }
@@ -112,14 +113,18 @@ final readonly class ByHand
             }
         }
 
-        return [$planting->but(pieces: $first), $planting->but(key: PlantingKey::free($planting->item, $planting->sow, $garden->plantings->byKey()), pieces: $rest)];
+        return [$planting->but(pieces: $first), $planting->but(key: PlantingKey::free($planting->item, $planting->sow,
+            $garden->plantings->byKey()), pieces: $rest)];
     }
 
     /** The same again on another sowing day, on a bed of its own: only planned, whatever has become of the first. */
     public function again(Garden $garden, Planting $planting, Day $sow, string $bed): Planting
     {
-        $copy = new Planting(PlantingKey::free($planting->item, $sow, $garden->plantings->byKey()), $planting->item, $planting->method, $planting->place, $planting->recipe,
-            $planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $planting->clear, $this->book->grown($planting->item, $planting->variety)->produce->perMetre, $planting->pieces, Standing::Planned, true, variety: $planting->variety);
+        $copy = new Planting(PlantingKey::free($planting->item, $sow, $garden->plantings->byKey()), $planting->item, $planting->method,
+            $planting->place, $planting->recipe,
+            $planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $planting->clear,
+            $this->book->grown($planting->item, $planting->variety)->produce->perMetre, $planting->pieces, Standing::Planned, true,
+            variety: $planting->variety);
 
         return $this->onto($garden, $this->sowOn($garden, $copy, $sow), $bed, null);
     }
@@ -130,13 +135,15 @@ final readonly class ByHand
         $crop = $this->book->grown($planting->item, $planting->variety);
         $moved = $this->redate($garden, $planting);
 
-        return null !== $crop->growth->bulbHours && Standing::Planned === $planting->standing ? $moved : $moved->but(perMetre: $crop->produce->perMetre);
+        return null !== $crop->growth->bulbHours && Standing::Planned === $planting->standing ? $moved
+            : $moved->but(perMetre: $crop->produce->perMetre);
     }
 
     /** The days still to come, reckoned anew. */
     public function redate(Garden $garden, Planting $planting): Planting
     {
-        return Standing::Planned === $planting->standing ? $this->sowOn($garden, $planting, $planting->sow) : $planting->but(dates: $this->dates($garden, $planting, $planting->sow, $planting->ground));
+        return Standing::Planned === $planting->standing ? $this->sowOn($garden, $planting, $planting->sow)
+            : $planting->but(dates: $this->dates($garden, $planting, $planting->sow, $planting->ground));
     }
 
     /** With its new days; what bulbs by the day's length comes out larger or smaller by them. */
@@ -148,13 +155,15 @@ final readonly class ByHand
             return $moved;
         }
 
-        return $moved->but(perMetre: (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method, $garden->coversOf($planting))->perMetre);
+        return $moved->but(perMetre: (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place,
+            $planting->method, $garden->coversOf($planting))->perMetre);
     }
 
     private function dates(Garden $garden, Planting $planting, Day $sow, Day $ground): Dates
     {
         $crop = $this->book->grown($planting->item, $planting->variety);
-        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method, $garden->coversOf($planting));
+        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method,
+            $garden->coversOf($planting));
         $ready = Day::of($grown->ready);
         $last = Day::of(max($grown->ready, $grown->lastField));
         if ($crop->pattern->isStock() && Pattern::Perennial !== $crop->pattern) {

@@ -37,7 +37,8 @@ final readonly class ByRhythm
      * @param int       $millimetres of each sowing
      * @param float     $share       instead of a length: share of each bed's own length; 0: the length counts
      */
-    public function plan(Garden $garden, Crop $crop, Method $method, array $beds, Day $from, Day $until, int $every, int $millimetres, float $share = 0.0): RhythmPlan
+    public function plan(Garden $garden, Crop $crop, Method $method, array $beds, Day $from, Day $until, int $every, int $millimetres,
+        float $share = 0.0): RhythmPlan
     {
         $choice = BedChoice::under($garden, $this->book, $this->recipes, $garden->plantings);
         $all = $garden->plantings;
@@ -63,7 +64,8 @@ final readonly class ByRhythm
      *
      * @return Planting|Skipped why not
      */
-    private function one(Garden $garden, BedChoice $choice, Crop $crop, Method $method, array $beds, Day $sow, Plantings $all, int $millimetres, float $share): Planting|Skipped
+    private function one(Garden $garden, BedChoice $choice, Crop $crop, Method $method, array $beds, Day $sow, Plantings $all,
+        int $millimetres, float $share): Planting|Skipped
     {
         $candidates = new Candidates($garden, $this->recipes);
         $key = PlantingKey::free($crop->item(), $sow, $all->byKey());
@@ -74,8 +76,10 @@ final readonly class ByRhythm
             if (false === $way || $way->bedStart < $garden->today->number) {
                 continue;
             }
-            $offer = $choice->on($bed, $way, $share > 0.0 ? (int) round($bed->length->millimetres * $share) : $millimetres, $way->lastField);
-            $planting = [] === $offer->pieces ? null : $way->planting($key, $offer->pieces, $offer->recipe, $offer->start, remarks: $offer->remarks(), locked: true);
+            $offer = $choice->on($bed, $way, $share > 0.0 ? (int) round($bed->length->millimetres * $share) : $millimetres,
+                $way->lastField);
+            $planting = [] === $offer->pieces ? null : $way->planting($key, $offer->pieces, $offer->recipe, $offer->start,
+                remarks: $offer->remarks(), locked: true);
             if (null !== $planting && !$offer->bends(Rule::FamilyTooSoon)) {
                 return $planting;
             }

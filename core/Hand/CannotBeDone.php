@@ -29,7 +29,8 @@ final class CannotBeDone extends \RuntimeException implements Refusal
 
         return 0 === $most
             ? self::of('bed', NotDone::NothingFree, bed: $bed, wanted: Quantity::long($wanted))
-            : self::of('bed', NotDone::NoRoom, bed: $bed, wanted: Quantity::long($wanted), most: Quantity::long(Length::fromMillimetres($most)));
+            : self::of('bed', NotDone::NoRoom, bed: $bed, wanted: Quantity::long($wanted),
+                most: Quantity::long(Length::fromMillimetres($most)));
     }
 
     public function said(): Message

@@ -41,8 +41,10 @@ final readonly class Covering
             $ready = $planting->ready->plus($then->ready->since($now->ready));
             $ready = $ready->isBefore($planting->ground) ? $planting->ground : $ready;
             $clear = $planting->clear->plus($then->clear->since($now->clear));
-            $ground = Standing::Planned === $planting->standing ? $planting->ground->plus($then->ground->since($now->ground)) : $planting->ground;
-            $is = $planting->but(dates: new Dates($planting->sow, $ground, $planting->bedStart->plus($ground->since($planting->ground)), $ready, $clear->isBefore($ready) ? $ready : $clear));
+            $ground = Standing::Planned === $planting->standing ? $planting->ground->plus($then->ground->since($now->ground))
+                : $planting->ground;
+            $is = $planting->but(dates: new Dates($planting->sow, $ground, $planting->bedStart->plus($ground->since($planting->ground)),
+                $ready, $clear->isBefore($ready) ? $ready : $clear));
             if ($is != $planting) {
                 $moved[] = ['was' => $planting, 'is' => $is];
             }

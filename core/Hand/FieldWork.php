@@ -45,7 +45,8 @@ final readonly class FieldWork
         }
         $part = match ($note->what) {
             Happening::Begun => $part,
-            Happening::Sown => $this->byHand->sowOn($garden, $part, $note->day)->but(standing: Method::Sown === $part->method ? Standing::Growing : Standing::InNursery),
+            Happening::Sown => $this->byHand->sowOn($garden, $part, $note->day)->but(standing: Method::Sown === $part->method
+                ? Standing::Growing : Standing::InNursery),
             Happening::Planted => $this->byHand->intoGroundOn($garden, $part, $note->day)->but(standing: Standing::Growing),
             Happening::Emerged => $this->emerged($garden, $part, $note)->but(stand: $note->share ?? 1.0),
             Happening::Seen => $this->seen($garden, $part, $note),
@@ -68,7 +69,8 @@ final readonly class FieldWork
     public static function possible(Planting $planting): array
     {
         return match ($planting->standing) {
-            Standing::Planned => Method::Sown === $planting->method ? [Happening::Sown, Happening::Begun] : [Happening::Sown, Happening::Planted, Happening::Begun],
+            Standing::Planned => Method::Sown === $planting->method ? [Happening::Sown, Happening::Begun]
+                : [Happening::Sown, Happening::Planted, Happening::Begun],
             Standing::InNursery => [Happening::Planted, Happening::Begun, Happening::Emerged, Happening::Lost],
             Standing::Growing => [Happening::Emerged, Happening::Seen, Happening::Picked, Happening::Finished, Happening::Lost],
             Standing::Cleared => [],
@@ -83,11 +85,13 @@ final readonly class FieldWork
         if ($garden->today->isBefore($note->day)) {
             throw CannotBeDone::of('day', NotDone::StillToCome);
         }
-        $begun = Standing::Planned === $planting->standing ? null : (Standing::InNursery === $planting->standing ? $planting->sow : $planting->ground);
+        $begun = Standing::Planned === $planting->standing ? null : (Standing::InNursery === $planting->standing ? $planting->sow
+            : $planting->ground);
         if (null !== $begun && Happening::Begun !== $note->what && $note->day->isBefore($begun)) {
             throw CannotBeDone::of('day', NotDone::BeforeItBegan, day: $begun, standing: $planting->standing);
         }
-        if (null !== $note->length && $note->length->millimetres > $planting->length()->millimetres && !\in_array($note->what, [Happening::Sown, Happening::Planted], true)) {
+        if (null !== $note->length && $note->length->millimetres > $planting->length()->millimetres
+            && !\in_array($note->what, [Happening::Sown, Happening::Planted], true)) {
             throw CannotBeDone::of('length', NotDone::LongerThanItIs, length: Quantity::long($planting->length()));
         }
     }
@@ -96,8 +100,10 @@ final readonly class FieldWork
     private function emerged(Garden $garden, Planting $part, FieldNote $note): Planting
     {
         $crop = $this->book->grown($part->item, $part->variety);
-        $ripening = Method::Sown === $part->method && Standing::Growing === $part->standing && !$crop->growth->anchored ? $garden->timing()?->of($crop, $garden->coversOf($part)) : null;
-        $ripe = $ripening?->fromStage($part->sow->number, $part->ground->number, $note->day->number, $note->day->number, $ripening->toCome($part->method));
+        $ripening = Method::Sown === $part->method && Standing::Growing === $part->standing && !$crop->growth->anchored
+            ? $garden->timing()?->of($crop, $garden->coversOf($part)) : null;
+        $ripe = $ripening?->fromStage($part->sow->number, $part->ground->number, $note->day->number, $note->day->number,
+            $ripening->toCome($part->method));
 
         return null === $ripe ? $part : Reforecast::redated($part, Day::of($ripe->ready));
     }
@@ -112,7 +118,9 @@ final readonly class FieldWork
         }
         $ripening = $crop->growth->anchored ? null : $garden->timing()?->of($crop, $garden->coversOf($part));
         $days = ($crop->timing->daysFor($part->method) ?? 0) * $sign->left();
-        $ready = Sign::FitNow === $sign ? $note->day->number : $ripening?->fromStage($part->sow->number, $part->ground->number, $part->ground->number, $note->day->number, $sign->left() * $ripening->toCome($part->method))->ready ?? $note->day->number + (int) round($days);
+        $ready = Sign::FitNow === $sign ? $note->day->number : $ripening?->fromStage($part->sow->number, $part->ground->number,
+            $part->ground->number, $note->day->number, $sign->left() * $ripening->toCome($part->method))->ready
+            ?? $note->day->number + (int) round($days);
 
         return Reforecast::redated($part, Day::of($ready));
     }

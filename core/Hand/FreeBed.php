@@ -63,7 +63,8 @@ final readonly class FreeBed
                 $ways = null === $way ? $ways : [...$ways, $way];
             }
         }
-        usort($ways, static fn (FreeBedWay $a, FreeBedWay $b): int => [$b->worth, $a->ready->number, $a->crop->key, $a->method->value] <=> [$a->worth, $b->ready->number, $b->crop->key, $b->method->value]);
+        usort($ways, static fn (FreeBedWay $a, FreeBedWay $b): int => [$b->worth, $a->ready->number, $a->crop->key,
+            $a->method->value] <=> [$a->worth, $b->ready->number, $b->crop->key, $b->method->value]);
 
         return $ways;
     }
@@ -74,10 +75,12 @@ final readonly class FreeBed
         for ($sow = $this->garden->today; $sow->since($this->garden->today) < self::AHEAD; $sow = $sow->plus(1)) {
             $candidate = $this->candidates->sownOn($crop, $sow, $bed->place, $method);
             $recipe = null === $candidate || $candidate->ready > $until->number ? null : $this->recipe($candidate, $from);
-            if (null === $candidate || null === $recipe || self::share($candidate, $until) < self::LEAST_SHARE || !$this->mayStand($bed, $crop, $candidate, $recipe, $until)) {
+            if (null === $candidate || null === $recipe || self::share($candidate, $until) < self::LEAST_SHARE
+                || !$this->mayStand($bed, $crop, $candidate, $recipe, $until)) {
                 continue;
             }
-            if (null === $first || ($recipe->key === $candidate->recipe && $first[1]->key !== $first[0]->recipe && $candidate->sow - $first[0]->sow <= self::WORTH_WAITING)) {
+            if (null === $first || ($recipe->key === $candidate->recipe && $first[1]->key !== $first[0]->recipe
+                && $candidate->sow - $first[0]->sow <= self::WORTH_WAITING)) {
                 $first = [$candidate, $recipe];
             }
             $last = $sow;
@@ -89,7 +92,10 @@ final readonly class FreeBed
         $units = floor($candidate->perMetre * self::share($candidate, $until) * $metres + 1e-9);
         $fills = $this->fills($candidate, $until, $metres);
 
-        return new FreeBedWay($crop, $method, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($candidate->ready), Day::of(min($candidate->lastField, $until->number)), $units, $recipe, $recipe->key !== $candidate->recipe, $last, $fills, array_sum($fills) * ($this->values[$crop->item()] ?? 0.0), $candidate, Day::of($candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground))));
+        return new FreeBedWay($crop, $method, Day::of($candidate->sow), Day::of($candidate->ground), Day::of($candidate->ready),
+            Day::of(min($candidate->lastField, $until->number)), $units, $recipe, $recipe->key !== $candidate->recipe, $last, $fills,
+            array_sum($fills) * ($this->values[$crop->item()] ?? 0.0), $candidate,
+            Day::of($candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground))));
     }
 
     /** No rule of the bed keeps it off, and nothing of its kind is in flower too near. */
@@ -105,7 +111,8 @@ final readonly class FreeBed
     private function recipe(Candidate $candidate, Day $from): ?Recipe
     {
         foreach (array_unique([$candidate->recipe, self::HURRY]) as $key) {
-            if ($this->recipes->has($key) && $candidate->ground - $this->leads->days($this->recipes->get($key), Day::of($candidate->ground)) >= $from->number) {
+            if ($this->recipes->has($key) && $candidate->ground - $this->leads->days($this->recipes->get($key),
+                Day::of($candidate->ground)) >= $from->number) {
                 return $this->recipes->get($key);
             }
         }
@@ -120,7 +127,8 @@ final readonly class FreeBed
             return 1.0;
         }
 
-        return array_sum(array_filter($candidate->curve, static fn (int $day): bool => $day <= $until->number, \ARRAY_FILTER_USE_KEY)) / $candidate->perMetre;
+        return array_sum(array_filter($candidate->curve, static fn (int $day): bool => $day <= $until->number,
+            \ARRAY_FILTER_USE_KEY)) / $candidate->perMetre;
     }
 
     /** @return array<int, int> */

@@ -25,7 +25,9 @@ final readonly class FreeBedWay
      * @param array<int, int> $fills      units of what is short, by market day as day number
      * @param float           $worth      cents they fetch
      */
-    public function __construct(public Crop $crop, public Method $method, public Day $sow, public Day $ground, public Day $ready, public Day $until, public float $units, public Recipe $recipe, public bool $isHurried, public Day $lastSowing, public array $fills, public float $worth, private Candidate $candidate, private Day $bedStart)
+    public function __construct(public Crop $crop, public Method $method, public Day $sow, public Day $ground, public Day $ready,
+        public Day $until, public float $units, public Recipe $recipe, public bool $isHurried, public Day $lastSowing,
+        public array $fills, public float $worth, private Candidate $candidate, private Day $bedStart)
     {
     }
 
@@ -38,6 +40,7 @@ final readonly class FreeBedWay
     {
         $key = PlantingKey::free($this->crop->item(), $this->sow, $taken);
 
-        return $this->candidate->planting($key, [$stretch], $this->recipe->key, $this->bedStart->number, $this->until->number, locked: true);
+        return $this->candidate->planting($key, [$stretch], $this->recipe->key, $this->bedStart->number, $this->until->number,
+            locked: true);
     }
 }

@@ -51,7 +51,8 @@ final readonly class GreenManure
      * @param bool    $byFrost  frost ends it
      * @param float   $tonnes   of dry matter a hectare
      */
-    private function __construct(public Crop $crop, public Day $sow, public Day $end, public Day $plant, public Working $seed, public Working $dry, public Working $nitrogen, public bool $byFrost, public float $tonnes)
+    private function __construct(public Crop $crop, public Day $sow, public Day $end, public Day $plant, public Working $seed,
+        public Working $dry, public Working $nitrogen, public bool $byFrost, public float $tonnes)
     {
     }
 
@@ -84,7 +85,8 @@ final readonly class GreenManure
                 $found[] = self::of($garden, $bed, $length, $crop, $sow, $end, $plant, $share);
             }
         }
-        usort($found, static fn (self $a, self $b): int => [$b->nitrogen->value, $a->sow->number, $a->crop->key] <=> [$a->nitrogen->value, $b->sow->number, $b->crop->key]);
+        usort($found, static fn (self $a, self $b): int => [$b->nitrogen->value, $a->sow->number,
+            $a->crop->key] <=> [$a->nitrogen->value, $b->sow->number, $b->crop->key]);
 
         return $found;
     }
@@ -105,7 +107,9 @@ final readonly class GreenManure
     {
         $start = $this->sow->plus(-self::BED_DAYS);
 
-        return new Planting($key, $this->crop->item(), Method::Sown, $place, $recipe, $this->sow, $this->sow, $start->isBefore($today) ? $today : $start, $this->end, $this->end, $this->crop->produce->perMetre, [$stretch], Standing::Planned, true, variety: $this->crop->key);
+        return new Planting($key, $this->crop->item(), Method::Sown, $place, $recipe, $this->sow, $this->sow, $start->isBefore($today)
+            ? $today : $start, $this->end, $this->end, $this->crop->produce->perMetre, [$stretch], Standing::Planned, true,
+            variety: $this->crop->key);
     }
 
     private static function next(Day $thisYear, Day $day, Day $nextYear): Day
@@ -115,7 +119,8 @@ final readonly class GreenManure
 
     private static function of(Garden $garden, Bed $bed, Length $length, Crop $crop, Day $sow, Day $end, Day $plant, float $share): self
     {
-        $dry = Working::of(Sum::DryMatterGrown, $crop->produce->perMetre * 0.1 * $length->metres() * $share, Unit::Kilogram, 'perMetre * metres * share', [
+        $dry = Working::of(Sum::DryMatterGrown, $crop->produce->perMetre * 0.1 * $length->metres() * $share, Unit::Kilogram,
+            'perMetre * metres * share', [
             Input::of('perMetre', $crop->produce->perMetre * 0.1, Unit::KilogramPerMetre, $crop->source('yield_per_m')),
             Input::of('metres', $length->metres(), Unit::Metre, Source::garden(From::TheBed)),
             Input::of('share', $share, Unit::Share, Source::model(From::GrowsEvenly)),
@@ -123,12 +128,14 @@ final readonly class GreenManure
         $content = self::NITROGEN['Legume' === $crop->family ? 'legume' : 'other'];
         $frost = $garden->place->firstFrost->in($sow->year());
 
-        return new self($crop, $sow, $end, $plant, SeedNeed::of($crop, Method::Sown, Spacing::inBed($crop->stand, $bed->width, $length))->grams, $dry,
+        return new self($crop, $sow, $end, $plant, SeedNeed::of($crop, Method::Sown, Spacing::inBed($crop->stand, $bed->width,
+            $length))->grams, $dry,
             Working::of(Sum::NitrogenLeft, $dry->value * 1000 * $content * self::FOUND, Unit::Gram, 'dry * 1000 * content * found', [
                 Input::of('dry', $dry->value, Unit::Kilogram, Source::garden(From::WorkingAbove)),
                 Input::of('content', $content, Unit::Share, Source::practice()),
                 Input::of('found', self::FOUND, Unit::Share, Source::practice()),
             ], Source::practice()),
-            Hardiness::Hardy !== $crop->habits->hardiness && $sow->isBefore($frost) && $frost->plus(45)->isBefore($plant), self::tonnes($crop, $bed, $share));
+            Hardiness::Hardy !== $crop->habits->hardiness && $sow->isBefore($frost) && $frost->plus(45)->isBefore($plant),
+            self::tonnes($crop, $bed, $share));
     }
 }

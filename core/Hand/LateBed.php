@@ -36,7 +36,8 @@ final readonly class LateBed
      * @param float    $hoursThere that takes more, or less
      * @param Planting $later      as soon as its own preparation allows, if it begins today; null: its season is over then
      */
-    private function __construct(public Planting $planting, public int $days, public ?Planting $quicker, public ?Recipe $by, public float $hours, public ?Planting $later, public ?Planting $elsewhere = null, public float $hoursThere = 0.0)
+    private function __construct(public Planting $planting, public int $days, public ?Planting $quicker, public ?Recipe $by,
+        public float $hours, public ?Planting $later, public ?Planting $elsewhere = null, public float $hoursThere = 0.0)
     {
     }
 
@@ -49,12 +50,14 @@ final readonly class LateBed
         }
         $late = [];
         foreach ($garden->plantings as $planting) {
-            $isOpen = \in_array($planting->standing, [Standing::Planned, Standing::InNursery], true) && !$planting->ground->isBefore($garden->today) && $recipes->has($planting->recipe);
+            $isOpen = \in_array($planting->standing, [Standing::Planned, Standing::InNursery], true)
+                && !$planting->ground->isBefore($garden->today) && $recipes->has($planting->recipe);
             if ($isOpen && $planting->bedStart->isBefore($garden->today) && !($begun[$planting->key] ?? false)) {
                 $late[] = self::of($garden, $book, $recipes, $planting);
             }
         }
-        usort($late, static fn (self $a, self $b): int => [$a->planting->ground->number, $a->planting->key] <=> [$b->planting->ground->number, $b->planting->key]);
+        usort($late, static fn (self $a, self $b): int => [$a->planting->ground->number,
+            $a->planting->key] <=> [$b->planting->ground->number, $b->planting->key]);
 
         return $late;
     }
@@ -64,12 +67,17 @@ final readonly class LateBed
         $leads = new Leads($garden);
         $own = $recipes->get($planting->recipe);
         $left = $planting->ground->since($garden->today);
-        $quick = array_filter($recipes->all(), static fn (Recipe $r): bool => $r->key !== $own->key && $leads->daysFor($r, $planting) <= $left && $r->spreadsCompost === $own->spreadsCompost);
-        usort($quick, static fn (Recipe $a, Recipe $b): int => [$leads->daysFor($b, $planting), $a->hoursPer100Metres(), $a->key] <=> [$leads->daysFor($a, $planting), $b->hoursPer100Metres(), $b->key]);
+        $quick = array_filter($recipes->all(), static fn (Recipe $r): bool => $r->key !== $own->key
+            && $leads->daysFor($r, $planting) <= $left && $r->spreadsCompost === $own->spreadsCompost);
+        usort($quick, static fn (Recipe $a, Recipe $b): int => [$leads->daysFor($b, $planting), $a->hoursPer100Metres(),
+            $a->key] <=> [$leads->daysFor($a, $planting), $b->hoursPer100Metres(), $b->key]);
         $by = $quick[0] ?? null;
-        $quicker = null === $by ? null : $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->ground->plus(-$leads->daysFor($by, $planting)), $planting->ready, $planting->clear), recipe: $by->key);
+        $quicker = null === $by ? null : $planting->but(dates: new Dates($planting->sow, $planting->ground,
+            $planting->ground->plus(-$leads->daysFor($by, $planting)), $planting->ready, $planting->clear), recipe: $by->key);
 
-        return new self($planting, $garden->today->since($planting->bedStart), $quicker, $by, null === $by ? 0.0 : ($by->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100, self::later($garden, $book, $recipes, $planting, $leads, $own), ...self::elsewhere($garden, $book, $recipes, $planting, $leads, $own));
+        return new self($planting, $garden->today->since($planting->bedStart), $quicker, $by, null === $by ? 0.0
+            : ($by->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100, self::later($garden, $book,
+                $recipes, $planting, $leads, $own), ...self::elsewhere($garden, $book, $recipes, $planting, $leads, $own));
     }
 
     /**
@@ -78,7 +86,8 @@ final readonly class LateBed
      *
      * @return array{Planting|null, float} and hours it takes more, or less
      */
-    private static function elsewhere(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads, Recipe $own): array
+    private static function elsewhere(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads,
+        Recipe $own): array
     {
         $crop = $book->grown($planting->item, $planting->variety);
         $others = $garden->plantings->without($planting->key);
@@ -88,14 +97,16 @@ final readonly class LateBed
             if (null !== $best && 0 === $best[1]) {
                 break;
             }
-            if ($bed->place !== $planting->place || \in_array($bed->name, array_map(static fn (Stretch $s): string => $s->bed, $planting->pieces), true)) {
+            if ($bed->place !== $planting->place || \in_array($bed->name, array_map(static fn (Stretch $s): string => $s->bed,
+                $planting->pieces), true)) {
                 continue;
             }
             $block = $garden->settings->rules->block($bed->block)->recipe;
             $ways = ['' !== $crop->recipe || '' === $block ? $own->key : $block, ...(self::isClean($garden, $bed) ? [self::CLEAN] : [])];
             foreach (array_filter($ways, $recipes->has(...)) as $way) {
                 $start = $planting->ground->plus(-$leads->days($recipes->get($way), $planting->ground, 'tough' === $bed->temper->weeds));
-                $moved = $planting->but(dates: new Dates($planting->sow, $planting->ground, $start, $planting->ready, $planting->clear), recipe: $way);
+                $moved = $planting->but(dates: new Dates($planting->sow, $planting->ground, $start, $planting->ready, $planting->clear),
+                    recipe: $way);
                 $stretch = $start->isBefore($garden->today) || !$ground->mayStand($bed, Stay::ofPlanting($crop, $moved))
                     ? null : $ground->first($bed, $start->number, $planting->clear->number, $planting->length()->millimetres);
                 if (null === $stretch) {
@@ -105,7 +116,8 @@ final readonly class LateBed
                 $bent = (new Conflicts($book))->of($garden->with($others->with($moved)), [$moved->key]);
                 $isHard = [] !== array_filter($bent, static fn (Conflict $c): bool => $c->isHard());
                 if (!$isHard && (null === $best || \count($bent) < $best[1])) {
-                    $best = [$moved, \count($bent), ($recipes->get($way)->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100];
+                    $best = [$moved, \count($bent),
+                        ($recipes->get($way)->hoursPer100Metres() - $own->hoursPer100Metres()) * $planting->length()->metres() / 100];
                 }
             }
         }
@@ -116,16 +128,19 @@ final readonly class LateBed
     /** A crop stood there until so many days ago, or is cleared before long: no weeds to speak of. */
     private static function isClean(Garden $garden, Bed $bed): bool
     {
-        $cleared = array_map(static fn (PastCrop $p): int => $p->stretch->bed === $bed->name ? $garden->today->since($p->cleared) : 999, $garden->history);
+        $cleared = array_map(static fn (PastCrop $p): int => $p->stretch->bed === $bed->name ? $garden->today->since($p->cleared) : 999,
+            $garden->history);
         foreach ($garden->plantings as $planting) {
-            $isThere = [] !== array_filter($planting->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name) && !$garden->today->isBefore($planting->ground);
+            $isThere = [] !== array_filter($planting->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name)
+                && !$garden->today->isBefore($planting->ground);
             $cleared[] = $isThere ? $garden->today->since($planting->clear) : 999;
         }
 
         return [] !== $cleared && min($cleared) <= self::CLEAN_DAYS;
     }
 
-    private static function later(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads, Recipe $own): ?Planting
+    private static function later(Garden $garden, CropBook $book, RecipeBook $recipes, Planting $planting, Leads $leads,
+        Recipe $own): ?Planting
     {
         $ground = $garden->today;
         while ($leads->daysFor($own, $planting, $ground) > $ground->since($garden->today)) {
@@ -136,8 +151,11 @@ final readonly class LateBed
         }
         $hand = new ByHand($book, $recipes);
         $shift = $ground->since($planting->ground);
-        $moved = Standing::InNursery === $planting->standing ? $hand->intoGroundOn($garden, $planting, $ground) : $hand->sowOn($garden, $planting, self::notBefore($planting->sow->plus($shift), $garden->today));
-        $moved = $moved->but(dates: new Dates($moved->sow, $moved->ground, $moved->ground->plus(-min($moved->ground->since($garden->today), $leads->daysFor($own, $planting, $moved->ground))), $moved->ready, $moved->clear));
+        $moved = Standing::InNursery === $planting->standing ? $hand->intoGroundOn($garden, $planting, $ground) : $hand->sowOn($garden,
+            $planting, self::notBefore($planting->sow->plus($shift), $garden->today));
+        $moved = $moved->but(dates: new Dates($moved->sow, $moved->ground,
+            $moved->ground->plus(-min($moved->ground->since($garden->today), $leads->daysFor($own, $planting, $moved->ground))),
+            $moved->ready, $moved->clear));
         $season = $garden->season($book->grown($planting->item, $planting->variety), $planting->place);
 
         return null !== $season && $season->contains($moved->ground) && !$moved->clear->isBefore($moved->ready) ? $moved : null;

@@ -54,7 +54,8 @@ final readonly class MakeWay
             if ($days <= 0) {
                 continue;
             }
-            $later = Standing::InNursery === $other->standing ? $this->byHand->intoGroundOn($garden, $other, $other->ground->plus($days)) : $this->byHand->sowOn($garden, $other, $other->sow->plus($days));
+            $later = Standing::InNursery === $other->standing ? $this->byHand->intoGroundOn($garden, $other,
+                $other->ground->plus($days)) : $this->byHand->sowOn($garden, $other, $other->sow->plus($days));
             $garden = $garden->with($garden->plantings->with($later));
             [$later, $more] = $this->for($garden, $later, $depth + 1);
             $moved = [...$moved, $later->key => $later, ...$more];
@@ -69,14 +70,17 @@ final readonly class MakeWay
         $starts = array_map(static fn (Planting $p): int => $p->bedStart->number, self::next($garden, $planting));
         $last = [] === $starts ? $planting->clear : $planting->clear->plus(min($starts) - 1 - $planting->clear->number);
 
-        return $last->isBefore($planting->ready) ? null : $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $last));
+        return $last->isBefore($planting->ready) ? null : $planting->but(dates: new Dates($planting->sow, $planting->ground,
+            $planting->bedStart, $planting->ready, $last));
     }
 
     /** @return list<Planting> not yet in the ground, and meant for the same ground before this one is cleared */
     private static function next(Garden $garden, Planting $planting): array
     {
-        return $garden->plantings->where(static fn (Planting $p): bool => $p->key !== $planting->key && \in_array($p->standing, [Standing::Planned, Standing::InNursery], true)
-            && $planting->bedStart->isBefore($p->bedStart) && $p->occupancy()->overlaps($planting->occupancy()) && self::shareGround($p, $planting))->all();
+        return $garden->plantings->where(static fn (Planting $p): bool => $p->key !== $planting->key
+            && \in_array($p->standing, [Standing::Planned, Standing::InNursery], true)
+            && $planting->bedStart->isBefore($p->bedStart) && $p->occupancy()->overlaps($planting->occupancy())
+                && self::shareGround($p, $planting))->all();
     }
 
     private static function shareGround(Planting $one, Planting $other): bool

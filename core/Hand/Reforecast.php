@@ -43,17 +43,20 @@ final readonly class Reforecast
         $moved = [];
         foreach ($garden->plantings as $planting) {
             $crop = $book->grown($planting->item, $planting->variety);
-            if (Standing::Growing !== $planting->standing || $crop->growth->anchored || $planting->ready->isBefore($garden->today) || self::wasSeen($garden, $planting)) {
+            if (Standing::Growing !== $planting->standing || $crop->growth->anchored || $planting->ready->isBefore($garden->today)
+                || self::wasSeen($garden, $planting)) {
                 continue;
             }
             $ripening = $timing->of($crop, $garden->coversOf($planting));
             $ripe = $ripening->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
             $emerged = self::emerged($garden, $planting);
             if (null !== $ripe && null !== $emerged && Method::Sown === $planting->method) {
-                $ripe = $ripening->fromStage($planting->sow->number, $planting->ground->number, $emerged->number, $emerged->number, $ripening->toCome($planting->method));
+                $ripe = $ripening->fromStage($planting->sow->number, $planting->ground->number, $emerged->number, $emerged->number,
+                    $ripening->toCome($planting->method));
             }
             if (null !== $ripe && self::matters($garden, $planting->ready, Day::of($ripe->ready))) {
-                $moved[] = new self($planting, self::redated($planting, Day::of($ripe->ready)), self::why($garden, $planting, $ripe->ready > $planting->ready->number));
+                $moved[] = new self($planting, self::redated($planting, Day::of($ripe->ready)), self::why($garden, $planting,
+                    $ripe->ready > $planting->ready->number));
             }
         }
         usort($moved, static fn (self $a, self $b): int => [$a->is->ready->number, $a->is->key] <=> [$b->is->ready->number, $b->is->key]);
@@ -94,12 +97,14 @@ final readonly class Reforecast
         $by = $ready->since($planting->ready);
         $clear = $planting->clear->plus($by);
 
-        return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, $ready, $clear->isBefore($ready) ? $ready : $clear));
+        return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, $ready, $clear->isBefore($ready)
+            ? $ready : $clear));
     }
 
     private static function matters(Garden $garden, Day $was, Day $is): bool
     {
-        return abs($is->since($was)) >= self::LEAST_DAYS && (self::firstMarketDay($garden, $was) !== self::firstMarketDay($garden, $is) || intdiv($was->number, self::WEEK) !== intdiv($is->number, self::WEEK));
+        return abs($is->since($was)) >= self::LEAST_DAYS && (self::firstMarketDay($garden, $was) !== self::firstMarketDay($garden, $is)
+            || intdiv($was->number, self::WEEK) !== intdiv($is->number, self::WEEK));
     }
 
     private static function firstMarketDay(Garden $garden, Day $ready): int
@@ -121,7 +126,8 @@ final readonly class Reforecast
             if ($number >= $planting->ground->number && $number < $garden->today->number && null !== $garden->climate) {
                 $i = Climate::index(Day::of($number));
                 $month = Day::of($number)->month() - 1;
-                $sums[$month] = ($sums[$month] ?? 0.0) + ($min + $garden->climate->measured->max[$number]) / 2 - ($garden->climate->climate->min[$i] + $garden->climate->climate->max[$i]) / 2;
+                $sums[$month] = ($sums[$month]
+                    ?? 0.0) + ($min + $garden->climate->measured->max[$number]) / 2 - ($garden->climate->climate->min[$i] + $garden->climate->climate->max[$i]) / 2;
             }
         }
         $worst = null;
@@ -131,12 +137,14 @@ final readonly class Reforecast
             }
         }
 
-        return null === $worst ? Message::of(WhyMoved::Anew) : Message::of($isLater ? WhyMoved::CoolMonth : WhyMoved::WarmMonth, month: $worst + 1);
+        return null === $worst ? Message::of(WhyMoved::Anew) : Message::of($isLater ? WhyMoved::CoolMonth : WhyMoved::WarmMonth,
+            month: $worst + 1);
     }
 
     private static function emerged(Garden $garden, Planting $planting): ?Day
     {
-        $notes = array_values(array_filter($garden->notes, static fn (FieldNote $n): bool => $n->planting === $planting->key && Happening::Emerged === $n->what));
+        $notes = array_values(array_filter($garden->notes, static fn (FieldNote $n): bool => $n->planting === $planting->key
+            && Happening::Emerged === $n->what));
 
         return $notes[0]->day ?? null;
     }
@@ -144,6 +152,7 @@ final readonly class Reforecast
     /** A sign seen with one's own eyes beats the model. */
     private static function wasSeen(Garden $garden, Planting $planting): bool
     {
-        return [] !== array_filter($garden->notes, static fn (FieldNote $n): bool => $n->planting === $planting->key && Happening::Seen === $n->what);
+        return [] !== array_filter($garden->notes, static fn (FieldNote $n): bool => $n->planting === $planting->key
+            && Happening::Seen === $n->what);
     }
 }

@@ -11,7 +11,10 @@ use JollyFurrow\Succession\RentSums;
 use JollyFurrow\Succession\Rooms;
 use JollyFurrow\Succession\Wanted;
 
-/** Plans that fit: what is still over-full is eased by dearer rents, the rest cut, every item planned anew at true cost inside what is left; two items may trade places. */
+/**
+ * Plans that fit: what is still over-full is eased by dearer rents, the rest cut, every item planned anew at true cost
+ * inside what is left; two items may trade places.
+ */
 final class Fitting
 {
     private const SWEEPS = 2;
@@ -27,7 +30,8 @@ final class Fitting
      * @param array<string, array<int, float>> $rents  base rents by place type and week
      * @param \Closure(): bool                 $goesOn asked before every item; false: it ends with what there is
      */
-    public function __construct(private readonly ItemPlanner $items, private readonly Grid $grid, private readonly Rooms $rooms, private readonly array $rents, private readonly int $effort, private readonly \Closure $goesOn)
+    public function __construct(private readonly ItemPlanner $items, private readonly Grid $grid, private readonly Rooms $rooms,
+        private readonly array $rents, private readonly int $effort, private readonly \Closure $goesOn)
     {
         $this->base = RentSums::fromWeeks($rooms->first, $rents);
     }
@@ -60,7 +64,8 @@ final class Fitting
                 if (!($this->goesOn)()) {
                     return $plans;
                 }
-                $plan = $this->items->plan($wanted[$item], $now, $this->effort, $plans[$item]->at($this->base, $now, $this->grid))->at($now, $this->base, $this->grid);
+                $plan = $this->items->plan($wanted[$item], $now, $this->effort, $plans[$item]->at($this->base, $now,
+                    $this->grid))->at($now, $this->base, $this->grid);
                 if ($plan->steps() !== $plans[$item]->steps()) {
                     $rooms->give($plans[$item]);
                     $rooms->take($plan);
@@ -91,7 +96,8 @@ final class Fitting
         $order = array_keys($fitted);
         for ($sweep = 0; $sweep <= (null === $rents ? 0 : self::SWEEPS); ++$sweep) {
             $better = false;
-            usort($order, static fn (string $a, string $b): int => [$fitted[$b]->short * $wanted[$b]->item->penalty, $a] <=> [$fitted[$a]->short * $wanted[$a]->item->penalty, $b]);
+            usort($order, static fn (string $a, string $b): int => [$fitted[$b]->short * $wanted[$b]->item->penalty,
+                $a] <=> [$fitted[$a]->short * $wanted[$a]->item->penalty, $b]);
             foreach ($order as $item) {
                 if ($sweep > 0 && !($this->goesOn)()) {
                     return $fitted;
@@ -181,7 +187,8 @@ final class Fitting
             foreach ($plan->successions as ['candidate' => $c, 'end' => $end]) {
                 foreach ($over[$c->place->value] ?? [] as $day => $_) {
                     if ($c->bedStart <= $day + $this->rooms->first && $day + $this->rooms->first <= $end) {
-                        $earns[$item] = min($earns[$item] ?? \INF, $wanted[$item]->item->penalty * $c->perMetre / max(7, $end - $c->bedStart));
+                        $earns[$item] = min($earns[$item] ?? \INF, $wanted[$item]->item->penalty * $c->perMetre / max(7,
+                            $end - $c->bedStart));
                         break;
                     }
                 }
@@ -204,7 +211,8 @@ final class Fitting
         foreach ($plans as $item => $plan) {
             foreach ($plan->successions as $one) {
                 $c = $one['candidate'];
-                $all[] = [($wanted[$item]->item->penalty * $c->perMetre - $c->cost - $c->setUp / max(0.1, $one['steps'] * $this->grid->step($c) / 1000)) / max(7, $one['end'] - $c->bedStart), $item, $one];
+                $all[] = [($wanted[$item]->item->penalty * $c->perMetre - $c->cost - $c->setUp / max(0.1,
+                    $one['steps'] * $this->grid->step($c) / 1000)) / max(7, $one['end'] - $c->bedStart), $item, $one];
             }
         }
         usort($all, static fn (array $a, array $b): int => [$b[0], $a[2]['candidate']->key()] <=> [$a[0], $b[2]['candidate']->key()]);
@@ -212,7 +220,8 @@ final class Fitting
         $cut = [];
         foreach ($all as [, $item, $one]) {
             $c = $one['candidate'];
-            $steps = min($one['steps'], (int) floor(($rooms->most($c->place, $c->bedStart, $one['end']) * 1000 + 1) / $this->grid->step($c)));
+            $steps = min($one['steps'], (int) floor(($rooms->most($c->place, $c->bedStart,
+                $one['end']) * 1000 + 1) / $this->grid->step($c)));
             $cut[$item] = ($cut[$item] ?? false) || $steps < $one['steps'];
             if ($steps > 0) {
                 $one['steps'] = $steps;

@@ -46,7 +46,8 @@ final readonly class JointPlanner
         $plans = [];
         foreach ($wanted as $item => $one) {
             if (!$progress->at(\count($plans), $steps, $item)) {
-                return new JointPlan($this->fitting(ItemPlanner::EFFORT_AGAIN, static fn (): bool => false)->fitted($wanted, $plans, null), $this->rents, false);
+                return new JointPlan($this->fitting(ItemPlanner::EFFORT_AGAIN, static fn (): bool => false)->fitted($wanted, $plans,
+                    null), $this->rents, false);
             }
             $plans[$item] = $this->items->plan($one, $this->base, self::FIRST_EFFORT);
         }

@@ -21,7 +21,10 @@ use JollyFurrow\Ways\Candidate;
 final class RentRounds
 {
     public const ROUNDS = 14;
-    /** First step, in shares of what a bed metre earns; what becomes of it after a round that raised the bound, and after one that did not. */
+    /**
+     * First step, in shares of what a bed metre earns; what becomes of it after a round that raised the bound, and after
+     * one that did not.
+     */
     private const STEP = 1.0;
     private const DECAY = 1.0;
     private const BACK = 0.5;
@@ -36,7 +39,8 @@ final class RentRounds
     private readonly RentSums $base;
 
     /** @param array<string, array<int, float>> $rents base rents by place type and week */
-    public function __construct(private readonly ItemPlanner $items, private readonly Grid $grid, private readonly Rooms $rooms, private readonly array $rents, private readonly int $effort)
+    public function __construct(private readonly ItemPlanner $items, private readonly Grid $grid, private readonly Rooms $rooms,
+        private readonly array $rents, private readonly int $effort)
     {
         $this->base = RentSums::fromWeeks($rooms->first, $rents);
     }
@@ -70,7 +74,8 @@ final class RentRounds
             $isNew = false;
             foreach ($items as $i => $item) {
                 $was = $this->cheapest($known[$item], $now);
-                $plan = $this->items->plan($wanted[$item], $now, $this->effort, $was->at($this->base, $now, $this->grid))->at($now, $this->base, $this->grid);
+                $plan = $this->items->plan($wanted[$item], $now, $this->effort, $was->at($this->base, $now, $this->grid))->at($now,
+                    $this->base, $this->grid);
                 if ($plan->steps() !== $was->steps()) {
                     $known[$item][] = $plan;
                     $pool->add($i, $plan->cost, ...$this->weeks($plan));
@@ -83,11 +88,13 @@ final class RentRounds
             $step *= $isBetter ? self::DECAY : self::BACK;
             $best = $isBetter ? $rents : $best;
             $bounds[] = $this->boundOf($known, $best);
-            if ((!$isNew && !$isBetter) || ($round > self::STALL && end($bounds) - $bounds[$round - self::STALL] < self::LEAST_GAIN * abs(end($bounds)))) {
+            if ((!$isNew && !$isBetter) || ($round > self::STALL
+                && end($bounds) - $bounds[$round - self::STALL] < self::LEAST_GAIN * abs(end($bounds)))) {
                 break;
             }
         }
-        $cheapest = array_map(fn (string $item): int => (int) array_search($this->cheapest($known[$item], RentSums::fromWeeks($this->rooms->first, $best)), $known[$item], true), $items);
+        $cheapest = array_map(fn (string $item): int => (int) array_search($this->cheapest($known[$item],
+            RentSums::fromWeeks($this->rooms->first, $best)), $known[$item], true), $items);
         foreach (self::OVER as $n => $times) {
             $picked = [];
             foreach ($pool->chosen($cheapest, $times * $this->worth($wanted) / 7) as $i => $plan) {
@@ -108,7 +115,8 @@ final class RentRounds
     {
         $worths = [];
         foreach ($wanted as $one) {
-            $best = array_map(static fn (Candidate $c): float => ($one->item->penalty * $c->perMetre - $c->cost) * 7 / max(7, ([] === $c->curve ? $c->ready : $c->lastField) - $c->bedStart), $one->candidates);
+            $best = array_map(static fn (Candidate $c): float => ($one->item->penalty * $c->perMetre - $c->cost) * 7 / max(7,
+                ([] === $c->curve ? $c->ready : $c->lastField) - $c->bedStart), $one->candidates);
             $worths[] = max([0.0, ...$best]);
         }
         sort($worths);
@@ -190,7 +198,8 @@ final class RentRounds
         foreach ($plan->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
             $metres = $steps * $this->grid->step($c) / 1000;
             for ($day = max(0, $c->bedStart - $this->rooms->first); $day <= min(7 * $count - 1, $end - $this->rooms->first); ++$day) {
-                $days[$places[$c->place->value] * $count + intdiv($day, 7)][$day] = ($days[$places[$c->place->value] * $count + intdiv($day, 7)][$day] ?? 0.0) + $metres;
+                $days[$places[$c->place->value] * $count + intdiv($day,
+                    7)][$day] = ($days[$places[$c->place->value] * $count + intdiv($day, 7)][$day] ?? 0.0) + $metres;
             }
         }
 

@@ -34,7 +34,8 @@ final readonly class SchoolsSideBySide
      *
      * @phpstan-param list<Planting> $sowings
      */
-    private function __construct(public SuccessionSchool $school, public array $sowings, public int $days, public int $bedDays, public int $wanted, public array $gaps, public float $cost)
+    private function __construct(public SuccessionSchool $school, public array $sowings, public int $days, public int $bedDays,
+        public int $wanted, public array $gaps, public float $cost)
     {
     }
 
@@ -42,7 +43,8 @@ final readonly class SchoolsSideBySide
     public static function of(Planner $planner, Garden $garden, string $item): array
     {
         $season = GrowingSeason::on($garden->place->latitude, $garden->today)->days();
-        $alone = $garden->with([], $season->start->plus(-self::BEFORE))->promising(array_values(array_filter($garden->promises, static fn (Promise $p): bool => $season->contains($p->day))));
+        $alone = $garden->with([], $season->start->plus(-self::BEFORE))->promising(array_values(array_filter($garden->promises,
+            static fn (Promise $p): bool => $season->contains($p->day))));
         $schools = [];
         foreach (SuccessionSchool::cases() as $school) {
             $plan = $planner->draw($alone, new NoProgress(), Scope::of([$item]), $school);
@@ -51,9 +53,13 @@ final readonly class SchoolsSideBySide
                 return [];
             }
             $sown = array_values(array_unique(array_map(static fn (Planting $p): int => $p->sow->number, $plan->new)));
-            $gaps = array_values(array_unique(array_map(static fn (Shortage $s): int => $s->day->number, array_filter($plan->shortages, static fn (Shortage $s): bool => $s->item === $item))));
+            $gaps = array_values(array_unique(array_map(static fn (Shortage $s): int => $s->day->number, array_filter($plan->shortages,
+                static fn (Shortage $s): bool => $s->item === $item))));
             sort($gaps);
-            $schools[] = new self($school, $plan->new, \count($sown), (int) round(array_sum(array_map(static fn (Planting $p): float => $p->length()->metres() * $p->occupancy()->days(), $plan->new))), \count(array_unique(array_map(static fn (Need $n): int => $n->day, $needs))), $gaps, $plan->cost[$item] ?? 0.0);
+            $schools[] = new self($school, $plan->new, \count($sown),
+                (int) round(array_sum(array_map(static fn (Planting $p): float => $p->length()->metres() * $p->occupancy()->days(),
+                    $plan->new))), \count(array_unique(array_map(static fn (Need $n): int => $n->day, $needs))), $gaps, $plan->cost[$item]
+                    ?? 0.0);
         }
 
         return $schools;

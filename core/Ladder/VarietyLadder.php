@@ -34,10 +34,13 @@ final readonly class VarietyLadder
     public static function of(Garden $garden, CropBook $book, RecipeBook $recipes, string $item, Day $ground, PlaceType $place): self
     {
         $candidates = new Candidates($garden, $recipes);
-        $rungs = array_map(static fn (Crop $crop): LadderRung => self::rung($garden, $candidates, $crop, $ground, $place), $book->varietiesOf($item));
-        usort($rungs, static fn (LadderRung $a, LadderRung $b): int => [$a->from->number ?? \PHP_INT_MAX, $a->crop->key] <=> [$b->from->number ?? \PHP_INT_MAX, $b->crop->key]);
+        $rungs = array_map(static fn (Crop $crop): LadderRung => self::rung($garden, $candidates, $crop, $ground, $place),
+            $book->varietiesOf($item));
+        usort($rungs, static fn (LadderRung $a, LadderRung $b): int => [$a->from->number ?? \PHP_INT_MAX,
+            $a->crop->key] <=> [$b->from->number ?? \PHP_INT_MAX, $b->crop->key]);
 
-        return new self($rungs, array_map(static fn (array $gap): LadderGap => new LadderGap(Day::of($gap[0]), Day::of($gap[1]), self::fills($garden, $candidates, $book->varietiesOf($item), $place, $gap[0], $gap[1])), self::between($rungs)));
+        return new self($rungs, array_map(static fn (array $gap): LadderGap => new LadderGap(Day::of($gap[0]), Day::of($gap[1]),
+            self::fills($garden, $candidates, $book->varietiesOf($item), $place, $gap[0], $gap[1])), self::between($rungs)));
     }
 
     private static function rung(Garden $garden, Candidates $candidates, Crop $crop, Day $ground, PlaceType $place): LadderRung
@@ -56,7 +59,8 @@ final readonly class VarietyLadder
             return new LadderRung($crop, null, null, Message::of(NoRung::NotBeforeWinter));
         }
 
-        return $grown->lastField < $grown->ready ? new LadderRung($crop, null, null, Message::of(NoRung::FrostEndsIt)) : new LadderRung($crop, Day::of($grown->ready), Day::of($grown->lastField), null);
+        return $grown->lastField < $grown->ready ? new LadderRung($crop, null, null, Message::of(NoRung::FrostEndsIt))
+            : new LadderRung($crop, Day::of($grown->ready), Day::of($grown->lastField), null);
     }
 
     /** Planted out where it can be: that is how ladders are planted. */
@@ -106,7 +110,8 @@ final readonly class VarietyLadder
             }
             $fills = null === $best ? $fills : [...$fills, $best];
         }
-        usort($fills, static fn (LadderFill $a, LadderFill $b): int => [$b->covers, $b->sow->number, $a->crop->key] <=> [$a->covers, $a->sow->number, $b->crop->key]);
+        usort($fills, static fn (LadderFill $a, LadderFill $b): int => [$b->covers, $b->sow->number, $a->crop->key] <=> [$a->covers,
+            $a->sow->number, $b->crop->key]);
 
         return \array_slice($fills, 0, self::FILLS);
     }

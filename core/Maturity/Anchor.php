@@ -18,7 +18,8 @@ final class Anchor
     /** Warmth above this counts, degrees C. */
     private const BASE = 3.0;
     /** Sum of it at the reference place (47 degrees north, July mean 19 degrees C) from 1 January to the end of each month, degree days. */
-    private const AT_REFERENCE = [[59, 0.0], [90, 74.0], [120, 266.0], [151, 604.0], [181, 1026.0], [212, 1522.0], [243, 2004.0], [273, 2350.0], [304, 2561.0], [334, 2609.0], [365, 2609.0]];
+    private const AT_REFERENCE = [[59, 0.0], [90, 74.0], [120, 266.0], [151, 604.0], [181, 1026.0], [212, 1522.0], [243, 2004.0],
+        [273, 2350.0], [304, 2561.0], [334, 2609.0], [365, 2609.0]];
     private const HALF_YEAR = 182;
 
     /** @var array<int, list<float>> sums by the day number of midwinter */

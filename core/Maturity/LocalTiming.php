@@ -49,7 +49,8 @@ final class LocalTiming
     /** @return list<float> catalogue days made by warmth and light, summed up before each day */
     public function development(Growth $growth, CoverCalendar $covers): array
     {
-        return $this->along($covers, fn (Cover $cover): array => $this->development[$cover->value.self::group($growth)] ??= GrowthSums::development($this->warmth($growth, $cover), $this->under($cover)->light));
+        return $this->along($covers, fn (Cover $cover): array => $this->development[$cover->value.self::group($growth)] ??= GrowthSums::development($this->warmth($growth, $cover),
+            $this->under($cover)->light));
     }
 
     /** @return list<float> the same for a fit crop, which ages by warmth alone */
@@ -61,7 +62,8 @@ final class LocalTiming
     /** @return list<float> the same for the way to emergence */
     public function emergence(Crop $crop, CoverCalendar $covers): array
     {
-        return $this->along($covers, fn (Cover $cover): array => GrowthSums::emergence($crop->growth->emergence, $this->under($cover), $this->soil($cover), $crop->stand->depth->millimetres / 10));
+        return $this->along($covers, fn (Cover $cover): array => GrowthSums::emergence($crop->growth->emergence, $this->under($cover),
+            $this->soil($cover), $crop->stand->depth->millimetres / 10));
     }
 
     /** Mean of the soil at seed depth on a day, degrees C; null: beyond the days that are known. */
@@ -118,7 +120,8 @@ final class LocalTiming
     {
         $bench = $this->under['bench'] ??= $this->weather->onTheBench();
 
-        return $this->development['bench'.self::group($growth)] ??= GrowthSums::seedlings(GrowthSums::warmth($growth, $bench->min, $bench->max), $bench->light);
+        return $this->development['bench'.self::group($growth)] ??= GrowthSums::seedlings(GrowthSums::warmth($growth, $bench->min,
+            $bench->max), $bench->light);
     }
 
     /** @return list<float> nights so cold that tender crops have usually been frozen by then, counted up before each day */
@@ -135,11 +138,13 @@ final class LocalTiming
     /** @return list<float> */
     private function warmth(Growth $growth, Cover $cover): array
     {
-        return $this->warmth[$cover->value.self::group($growth)] ??= GrowthSums::warmth($growth, $this->under($cover)->min, $this->under($cover)->max);
+        return $this->warmth[$cover->value.self::group($growth)] ??= GrowthSums::warmth($growth, $this->under($cover)->min,
+            $this->under($cover)->max);
     }
 
     private static function group(Growth $growth): string
     {
-        return \sprintf('/%s/%s/%s/%s', $growth->temperature->least, $growth->temperature->best, $growth->temperature->most, $growth->reference);
+        return \sprintf('/%s/%s/%s/%s', $growth->temperature->least, $growth->temperature->best, $growth->temperature->most,
+            $growth->reference);
     }
 }

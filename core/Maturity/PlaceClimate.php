@@ -38,7 +38,8 @@ final class PlaceClimate
     ) {
     }
 
-    public static function fromMonths(MonthlyMeans $months, float $latitude, bool $isTimedByIt = true, DailyRecord $measured = new DailyRecord([], [], [])): self
+    public static function fromMonths(MonthlyMeans $months, float $latitude, bool $isTimedByIt = true,
+        DailyRecord $measured = new DailyRecord([], [], [])): self
     {
         $climate = Climate::fromMonths($months);
 
@@ -46,9 +47,11 @@ final class PlaceClimate
     }
 
     /** @throws InvalidClimate when there is less than a year of it */
-    public static function fromRecord(DailyRecord $record, float $latitude, bool $isTimedByIt = true, DailyRecord $measured = new DailyRecord([], [], [])): self
+    public static function fromRecord(DailyRecord $record, float $latitude, bool $isTimedByIt = true,
+        DailyRecord $measured = new DailyRecord([], [], [])): self
     {
-        return new self(Climate::fromRecord($record), null, $record, FrostDates::fromRecord($record, $latitude < 0), $measured, $isTimedByIt);
+        return new self(Climate::fromRecord($record), null, $record, FrostDates::fromRecord($record, $latitude < 0), $measured,
+            $isTimedByIt);
     }
 
     public function weather(float $latitude, Day $today): Weather

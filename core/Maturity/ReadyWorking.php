@@ -22,7 +22,8 @@ use JollyFurrow\Working\Working;
 /** Why a sowing is ready on its day, month by month: how many days passed and how many catalogue days warmth and light made of them. */
 final class ReadyWorking
 {
-    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover|CoverCalendar $cover, Ripeness $ripe, Sum $sum = Sum::Ready): Working
+    public static function of(Crop $crop, Method $method, LocalTiming $timing, Cover|CoverCalendar $cover, Ripeness $ripe,
+        Sum $sum = Sum::Ready): Working
     {
         $covers = $cover instanceof Cover ? CoverCalendar::always($cover) : $cover;
         $ripening = $timing->of($crop, $covers);
@@ -37,17 +38,20 @@ final class ReadyWorking
         }
         foreach (self::months($from, $ripe->ready) as $i => [$first, $last]) {
             $counted = $ripening->counted($first, $last);
-            $label = Message::of(Label::MonthCounted, month: Day::of($first)->month(), counted: Quantity::of(round($counted, 1), Unit::Day));
+            $label = Message::of(Label::MonthCounted, month: Day::of($first)->month(), counted: Quantity::of(round($counted, 1),
+                Unit::Day));
             $inputs[] = Input::of('m'.$i, $last - $first, Unit::Day, $model, $label);
             $terms[] = 'm'.$i;
         }
         $catalogue = ($crop->timing->daysFor($method) ?? 0) + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
-        $inputs[] = Input::of('catalogue', $catalogue, Unit::Day, $crop->source(Method::Sown === $method ? 'days_sown' : 'days_transplanted'), Message::of(Label::CatalogueDaysWithSpread, method: $method));
+        $inputs[] = Input::of('catalogue', $catalogue, Unit::Day, $crop->source(Method::Sown === $method ? 'days_sown'
+            : 'days_transplanted'), Message::of(Label::CatalogueDaysWithSpread, method: $method));
         foreach ($covers->spans as $i => $span) {
             $label = Message::of(Label::UnderCover, cover: $span['cover'], until: Day::of($span['to']));
             $inputs[] = Input::of('on'.$i, $span['from'], Unit::Date, Source::garden(From::Covers), $label);
         }
-        $open = [] === $covers->spans && Cover::None === $covers->base ? null : $timing->of($crop, Cover::None)->fromGround($ripe->sow, $ripe->ground, $method);
+        $open = [] === $covers->spans && Cover::None === $covers->base ? null : $timing->of($crop, Cover::None)->fromGround($ripe->sow,
+            $ripe->ground, $method);
         if (null !== $open) {
             $label = [] === $covers->spans ? Message::of(Label::WithoutCover, cover: $covers->base) : Message::of(Label::WithoutAnyCover);
             $inputs[] = Input::of('open', $open->ready, Unit::Date, $model, $label);

@@ -64,13 +64,16 @@ final class Ripening
     /** The same from the day it went, or goes, into the ground. */
     public function fromGround(int $sow, int $ground, Method $method): ?Ripeness
     {
-        $catalogue = (float) ($this->crop->timing->daysFor($method) ?? $this->crop->timing->daysSown ?? $this->crop->timing->daysTransplanted ?? 0);
-        $emerges = Method::Sown === $method ? $this->emerges($ground) : $sow + (int) ceil($this->crop->growth->emergence->daysAt(20.0) ?? 0.0);
+        $catalogue = (float) ($this->crop->timing->daysFor($method) ?? $this->crop->timing->daysSown
+            ?? $this->crop->timing->daysTransplanted ?? 0);
+        $emerges = Method::Sown === $method ? $this->emerges($ground) : $sow + (int) ceil($this->crop->growth->emergence->daysAt(20.0)
+            ?? 0.0);
         if (null === $emerges) {
             return null;
         }
 
-        return $this->fromStage($sow, $ground, $emerges, Method::Sown === $method ? $emerges : $ground, Method::Sown === $method ? max(1.0, $catalogue - $this->emergenceInCatalogue) : $catalogue);
+        return $this->fromStage($sow, $ground, $emerges, Method::Sown === $method ? $emerges : $ground, Method::Sown === $method
+            ? max(1.0, $catalogue - $this->emergenceInCatalogue) : $catalogue);
     }
 
     /** Day a sowing in the bed is up. */
@@ -92,9 +95,11 @@ final class Ripening
         if (null === $ready || ($this->crop->tender && $this->isFrozenBetween($stage, $ready))) {
             return null;
         }
-        $hold = GrowthSums::reached($this->timing->ageing($this->crop->growth, $this->cover), $this->first, $ready, (float) $this->crop->timing->hold) ?? $ready;
+        $hold = GrowthSums::reached($this->timing->ageing($this->crop->growth, $this->cover), $this->first, $ready,
+            (float) $this->crop->timing->hold) ?? $ready;
 
-        return new Ripeness($sow, $emerges, $ground, $ready, $hold, null === $bulbs ? 1.0 : $this->size($stage, $bulbs, self::LEAF * $toCome));
+        return new Ripeness($sow, $emerges, $ground, $ready, $hold, null === $bulbs ? 1.0 : $this->size($stage, $bulbs,
+            self::LEAF * $toCome));
     }
 
     /** The day long days make it bulb, from the day it stands; null: it does not go by that, or they do not come. */

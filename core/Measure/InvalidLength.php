@@ -18,7 +18,8 @@ final class InvalidLength extends \InvalidArgumentException implements Refusal
 
     public static function notALength(string $text): self
     {
-        return new self(Message::of(BadMeasure::NotALength, text: Quote::of($text), long: Quantity::long(Length::fromMetres(25)), short: Quantity::short(Length::fromCentimetres(75))));
+        return new self(Message::of(BadMeasure::NotALength, text: Quote::of($text), long: Quantity::long(Length::fromMetres(25)),
+            short: Quantity::short(Length::fromCentimetres(75))));
     }
 
     public static function unknownUnit(string $unit): self
@@ -29,12 +30,14 @@ final class InvalidLength extends \InvalidArgumentException implements Refusal
     /** @param bool $isShort told in centimetres or inches */
     public static function outside(string $text, Length $least, Length $most, bool $isShort): self
     {
-        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: self::told($least, $isShort), most: self::told($most, $isShort)));
+        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: self::told($least, $isShort),
+            most: self::told($most, $isShort)));
     }
 
     public static function outOfRange(int $millimetres): self
     {
-        return new self(Message::of(BadMeasure::NoSuchLength, length: Quantity::of($millimetres / 1000, Unit::Metre), most: Quantity::of(Length::LONGEST_MM / 1000, Unit::Metre)));
+        return new self(Message::of(BadMeasure::NoSuchLength, length: Quantity::of($millimetres / 1000, Unit::Metre),
+            most: Quantity::of(Length::LONGEST_MM / 1000, Unit::Metre)));
     }
 
     private static function told(Length $length, bool $isShort): Quantity

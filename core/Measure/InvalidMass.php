@@ -23,7 +23,8 @@ final class InvalidMass extends \InvalidArgumentException implements Refusal
 
     public static function outside(string $text, Mass $least, Mass $most): self
     {
-        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: Quantity::mass($least), most: Quantity::mass($most)));
+        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: Quantity::mass($least),
+            most: Quantity::mass($most)));
     }
 
     public function said(): Message

@@ -23,7 +23,8 @@ final class InvalidShare extends \InvalidArgumentException implements Refusal
 
     public static function outside(string $text, float $least, float $most): self
     {
-        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: Quantity::of($least, Unit::Share), most: Quantity::of($most, Unit::Share)));
+        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: Quantity::of($least, Unit::Share),
+            most: Quantity::of($most, Unit::Share)));
     }
 
     public function said(): Message

@@ -18,12 +18,14 @@ final class InvalidTemperature extends \InvalidArgumentException implements Refu
 
     public static function notOne(string $text): self
     {
-        return new self(Message::of(BadMeasure::NotATemperature, text: Quote::of($text), warm: Quantity::of(24.0, Unit::Celsius), cold: Quantity::of(-2.5, Unit::Celsius)));
+        return new self(Message::of(BadMeasure::NotATemperature, text: Quote::of($text), warm: Quantity::of(24.0, Unit::Celsius),
+            cold: Quantity::of(-2.5, Unit::Celsius)));
     }
 
     public static function outside(string $text, float $least, float $most): self
     {
-        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: Quantity::of($least, Unit::Celsius), most: Quantity::of($most, Unit::Celsius)));
+        return new self(Message::of(BadMeasure::Outside, text: Quote::of($text), least: Quantity::of($least, Unit::Celsius),
+            most: Quantity::of($most, Unit::Celsius)));
     }
 
     public function said(): Message

@@ -48,7 +48,8 @@ enum Units: string
     {
         return match ($this) {
             self::Metric => $mass->grams < 1000 ? self::number($mass->grams, 1).' g' : self::number($mass->kilograms(), 2).' kg',
-            self::UsCustomary => $mass->grams < Mass::POUND ? self::number($mass->grams / Mass::POUND * 16, 2).' oz' : self::number($mass->pounds(), 2).' lb',
+            self::UsCustomary => $mass->grams < Mass::POUND ? self::number($mass->grams / Mass::POUND * 16, 2).' oz'
+                : self::number($mass->pounds(), 2).' lb',
         };
     }
 

@@ -19,7 +19,8 @@ final readonly class Item
      * @param float $penalty for one unit short
      * @param float $keeping a unit and day after it is ready
      */
-    public function __construct(public string $key, public bool $isStock, public bool $isStored, public float $weeklyLoss, public float $penalty, public float $keeping)
+    public function __construct(public string $key, public bool $isStock, public bool $isStored, public float $weeklyLoss,
+        public float $penalty, public float $keeping)
     {
     }
 
@@ -30,7 +31,8 @@ final readonly class Item
         $value = $values[$crop->item()] ?? 0.0;
         $isKept = Keeping::Store === ($settings->rules->keeping[$crop->item()] ?? Keeping::AsItPays);
 
-        return new self($crop->item(), $crop->pattern->isStock(), $crop->produce->stored, $crop->produce->weeklyLoss, self::penaltyFor($settings->shortageFactor, $value), $isKept ? 0.0 : $settings->keepingShare * $value);
+        return new self($crop->item(), $crop->pattern->isStock(), $crop->produce->stored, $crop->produce->weeklyLoss,
+            self::penaltyFor($settings->shortageFactor, $value), $isKept ? 0.0 : $settings->keepingShare * $value);
     }
 
     /** @param float $value cents a unit fetches */

@@ -16,7 +16,8 @@ final readonly class SeasonTotals
      * @param array<string, float>                $byProduct cents
      * @param array<string, float>                $byOutlet  cents
      */
-    private function __construct(public array $byDay, public array $quantity, public array $byProduct, public array $byOutlet, public float $income)
+    private function __construct(public array $byDay, public array $quantity, public array $byProduct, public array $byOutlet,
+        public float $income)
     {
     }
 

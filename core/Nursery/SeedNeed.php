@@ -42,7 +42,8 @@ final readonly class SeedNeed
         $needed = ceil($plants->value / ($stand->germination * $stand->fieldFactor * $stand->plantsPerSeedUnit) - 1e-9);
         $sown = $spacing->spots() * $stand->seedsPerSpot;
 
-        return Working::of(Sum::SeedSown, max($needed, $sown), Unit::Seed, 'max(ceil(plants / (germination * field * perUnit) - 0.000000001), perSpot * spots)', [
+        return Working::of(Sum::SeedSown, max($needed, $sown), Unit::Seed,
+            'max(ceil(plants / (germination * field * perUnit) - 0.000000001), perSpot * spots)', [
                 Input::of('plants', $plants->value, Unit::Plant, Source::garden(From::WorkingAbove)),
                 Input::of('germination', $stand->germination, Unit::Share, $crop->source('germination')),
                 Input::of('field', $stand->fieldFactor, Unit::Share, $crop->source('field_factor')),
@@ -88,7 +89,8 @@ final readonly class SeedNeed
 
     private static function grams(Crop $crop, Working $seeds): Working
     {
-        return Working::of(Sum::SeedWeight, $seeds->value * $crop->stand->thousandSeedGrams / 1000, Unit::Gram, 'pieces * thousand / 1000', [
+        return Working::of(Sum::SeedWeight, $seeds->value * $crop->stand->thousandSeedGrams / 1000, Unit::Gram,
+            'pieces * thousand / 1000', [
             Input::of('pieces', $seeds->value, Unit::Seed, Source::garden(From::WorkingAbove)),
             Input::of('thousand', $crop->stand->thousandSeedGrams, Unit::Gram, $crop->source('thousand_seed_g')),
         ], Source::practice());

@@ -30,7 +30,8 @@ final class Cells
     {
         $lines = array_values(array_filter(preg_split('/\R/u', $text) ?: [], static fn (string $line): bool => '' !== trim($line)));
         $mark = self::mark($lines);
-        $rows = array_map(static fn (string $line): array => array_map(static fn (?string $cell): string => trim((string) $cell), null === $mark ? (preg_split('/ {2,}/', trim($line)) ?: []) : str_getcsv($line, $mark, '"', '')), $lines);
+        $rows = array_map(static fn (string $line): array => array_map(static fn (?string $cell): string => trim((string) $cell),
+            null === $mark ? (preg_split('/ {2,}/', trim($line)) ?: []) : str_getcsv($line, $mark, '"', '')), $lines);
         $wide = max([0, ...array_map(\count(...), $rows)]);
 
         return array_map(static fn (array $row): array => array_pad(array_values($row), $wide, ''), $rows);

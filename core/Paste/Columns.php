@@ -29,7 +29,8 @@ final readonly class Columns
         $body = $headed ? \array_slice($rows, 1) : $rows;
         $columns = $doubts = [];
         foreach (array_keys($rows[0] ?? []) as $i) {
-            $cells = array_values(array_filter(array_map(static fn (array $row): string => $row[$i], $body), static fn (string $c): bool => '' !== $c));
+            $cells = array_values(array_filter(array_map(static fn (array $row): string => $row[$i], $body),
+                static fn (string $c): bool => '' !== $c));
             $column = ($headed ? $headings[$i] : null) ?? self::guess($cells, $garden, $crops, $columns);
             if (\in_array($column, $columns, true) && Column::Nothing !== $column) {
                 $doubts[$i] = \sprintf('Another column is "%s" already. What is this one?', $column->words());
@@ -61,7 +62,8 @@ final readonly class Columns
             [Column::Length, PastedLength::isOne(...)],
         ];
         foreach ($tests as [$column, $looks]) {
-            if ([] !== $cells && !\in_array($column, $before, true) && \count(array_filter($cells, $looks)) >= self::MOST * \count($cells)) {
+            if ([] !== $cells && !\in_array($column, $before, true)
+                && \count(array_filter($cells, $looks)) >= self::MOST * \count($cells)) {
                 return $column;
             }
         }

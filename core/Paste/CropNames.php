@@ -24,10 +24,12 @@ final readonly class CropNames
         }
         $exact = $part = [];
         foreach ($this->book->entries() as $crop) {
-            $names = array_map(self::plain(...), $crop->isFurtherVariety() ? [$crop->key, $crop->variety, $crop->name.' '.$crop->variety, $crop->variety.' '.$crop->name] : [$crop->key, $crop->name, $crop->variety]);
+            $names = array_map(self::plain(...), $crop->isFurtherVariety() ? [$crop->key, $crop->variety,
+                $crop->name.' '.$crop->variety, $crop->variety.' '.$crop->name] : [$crop->key, $crop->name, $crop->variety]);
             if (\in_array($plain, $names, true)) {
                 $exact[] = $crop->key;
-            } elseif (!$crop->isFurtherVariety() && (1 === preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names)) || 1 === preg_match('/\b'.preg_quote($names[1], '/').'\b/u', $plain))) {
+            } elseif (!$crop->isFurtherVariety() && (1 === preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names))
+                || 1 === preg_match('/\b'.preg_quote($names[1], '/').'\b/u', $plain))) {
                 $part[] = $crop->key;
             }
         }
@@ -53,6 +55,7 @@ final readonly class CropNames
     {
         $words = preg_split('/[^\p{L}\d]+/u', mb_strtolower(mb_scrub($text)), -1, \PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return implode(' ', array_map(static fn (string $word): string => preg_replace(['/(?<=[^aeiou])ies$/', '/(?<=o|ch|sh|ss)es$/', '/(?<=[^s])s$/'], ['y', '', ''], $word) ?? $word, $words));
+        return implode(' ', array_map(static fn (string $word): string => preg_replace(['/(?<=[^aeiou])ies$/', '/(?<=o|ch|sh|ss)es$/',
+            '/(?<=[^s])s$/'], ['y', '', ''], $word) ?? $word, $words));
     }
 }

@@ -10,7 +10,8 @@ use JollyFurrow\Time\InvalidDay;
 /** Dates as people write them: 2026-05-20, 20.5.2026, 5/20/26, 20 May, May 20. Without a year: the last such day up to today. */
 final class PastedDay
 {
-    private const MONTHS = ['jan' => 1, 'feb' => 2, 'mar' => 3, 'apr' => 4, 'may' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'nov' => 11, 'dec' => 12];
+    private const MONTHS = ['jan' => 1, 'feb' => 2, 'mar' => 3, 'apr' => 4, 'may' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9,
+        'oct' => 10, 'nov' => 11, 'dec' => 12];
 
     /** "sown 12 May" says how it went in; null when it does not. */
     public static function how(string $text): ?Column
@@ -26,7 +27,8 @@ final class PastedDay
     /** @throws InvalidDay */
     public static function parse(string $text, Day $today, bool $dayFirst): Day
     {
-        $text = null === self::how($text) ? $text : (string) preg_replace('/^\s*[a-z]+\b(\s+(out|on|in|trays?|nursery|modules?|plugs?|sown))*\s*:?/i', '', $text);
+        $text = null === self::how($text) ? $text
+            : (string) preg_replace('/^\s*[a-z]+\b(\s+(out|on|in|trays?|nursery|modules?|plugs?|sown))*\s*:?/i', '', $text);
         $text = trim(preg_replace('/^(mon|tue|wed|thu|fri|sat|sun)[a-z]*[.,]?\s+/i', '', trim($text)) ?? '');
         if (1 === preg_match('/^\d{4}-\d{1,2}-\d{1,2}$/', $text)) {
             return Day::parse($text);
@@ -36,10 +38,12 @@ final class PastedDay
 
             return self::of($text, $m[4] ?? '', (int) ($first ? $m[3] : $m[1]), (int) ($first ? $m[1] : $m[3]), $today);
         }
-        if (1 === preg_match('/^(\d{1,2})(?:st|nd|rd|th)?[. -]*([a-z]{3,9})\.?,?[ -]*(\d{4}|\d{2})?$/i', $text, $m) && isset(self::MONTHS[self::short($m[2])])) {
+        if (1 === preg_match('/^(\d{1,2})(?:st|nd|rd|th)?[. -]*([a-z]{3,9})\.?,?[ -]*(\d{4}|\d{2})?$/i', $text, $m)
+            && isset(self::MONTHS[self::short($m[2])])) {
             return self::of($text, $m[3] ?? '', self::MONTHS[self::short($m[2])], (int) $m[1], $today);
         }
-        if (1 === preg_match('/^([a-z]{3,9})\.? (\d{1,2})(?:st|nd|rd|th)?,?(?: (\d{4}|\d{2}))?$/i', $text, $m) && isset(self::MONTHS[self::short($m[1])])) {
+        if (1 === preg_match('/^([a-z]{3,9})\.? (\d{1,2})(?:st|nd|rd|th)?,?(?: (\d{4}|\d{2}))?$/i', $text, $m)
+            && isset(self::MONTHS[self::short($m[1])])) {
             return self::of($text, $m[3] ?? '', self::MONTHS[self::short($m[1])], (int) $m[2], $today);
         }
         throw InvalidDay::notADate($text);

@@ -11,7 +11,9 @@ use JollyFurrow\Measure\LengthUnit;
 /** Lengths as growers write them: "12 m", "40 ft", "half", "1/4 bed", "3/4", "50 %"; nothing is the whole bed. */
 final class PastedLength
 {
-    private const SHARES = ['whole' => 1.0, 'full' => 1.0, 'all' => 1.0, '1/1' => 1.0, 'half' => 0.5, '1/2' => 0.5, '½' => 0.5, 'quarter' => 0.25, 'a quarter' => 0.25, '1/4' => 0.25, '¼' => 0.25, 'three quarters' => 0.75, '3/4' => 0.75, '¾' => 0.75, 'third' => 1 / 3, 'a third' => 1 / 3, '1/3' => 1 / 3, '⅓' => 1 / 3, '2/3' => 2 / 3, '⅔' => 2 / 3];
+    private const SHARES = ['whole' => 1.0, 'full' => 1.0, 'all' => 1.0, '1/1' => 1.0, 'half' => 0.5, '1/2' => 0.5, '½' => 0.5,
+        'quarter' => 0.25, 'a quarter' => 0.25, '1/4' => 0.25, '¼' => 0.25, 'three quarters' => 0.75, '3/4' => 0.75, '¾' => 0.75,
+        'third' => 1 / 3, 'a third' => 1 / 3, '1/3' => 1 / 3, '⅓' => 1 / 3, '2/3' => 2 / 3, '⅔' => 2 / 3];
 
     /** @throws InvalidLength */
     public static function parse(string $text, Length $bed, LengthUnit $bare): Length

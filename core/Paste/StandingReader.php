@@ -55,7 +55,8 @@ final class StandingReader
             $same = mb_strtolower(implode('|', array_map(trim(...), $cells)));
             $row = $this->row($cells, $garden, $dayFirst);
             if (isset($seen[$same])) {
-                $row = new StandingRow(null, [...$row->faults, 'bed' => \sprintf('The same as row %d. Leave one of them out, or change it.', $seen[$same])], $row->crops);
+                $row = new StandingRow(null, [...$row->faults,
+                    'bed' => \sprintf('The same as row %d. Leave one of them out, or change it.', $seen[$same])], $row->crops);
             }
             $seen[$same] ??= $i + 1;
             if (null !== $row->planting) {
@@ -73,7 +74,8 @@ final class StandingReader
         $faults = [];
         $bed = $garden->bedsByName()[$cells['bed'] ?? ''] ?? null;
         if (null === $bed) {
-            $faults['bed'] = '' === ($cells['bed'] ?? '') ? 'Which bed?' : \sprintf('There is no bed %s. %s', Quote::of($cells['bed']), self::someBeds($garden));
+            $faults['bed'] = '' === ($cells['bed'] ?? '') ? 'Which bed?' : \sprintf('There is no bed %s. %s', Quote::of($cells['bed']),
+                self::someBeds($garden));
         }
         $meant = $this->names->meant($cells['crop'] ?? '');
         if (1 !== \count($meant)) {
@@ -81,7 +83,8 @@ final class StandingReader
         }
         $crop = 1 === \count($meant) ? $this->book->get($meant[0]) : null;
         [$day, $column] = $this->day($cells, $garden, $dayFirst, $faults);
-        $length = null === $bed ? null : $this->parsed('length', $faults, static fn (): Length => PastedLength::parse($cells['length'] ?? '', $bed->length, $garden->settings->units->longUnit()));
+        $length = null === $bed ? null : $this->parsed('length', $faults, static fn (): Length => PastedLength::parse($cells['length']
+            ?? '', $bed->length, $garden->settings->units->longUnit()));
         if (null === $crop || null === $bed || null === $day || null === $length || null === $column) {
             return new StandingRow(null, $faults, $meant);
         }
@@ -143,8 +146,10 @@ final class StandingReader
             return null;
         }
         $planting = new Planting(
-            PlantingKey::free($crop->item(), $sow, $garden->plantings->byKey()), $crop->item(), $method, $bed->place, $grown->recipe, $sow, $planted, $stay->start, Day::of($grown->ready), $clear,
-            $grown->perMetre, [$stretch], $standing, true, $frosted ? [Message::of(Remark::FrostEndsIt)] : [], $frosted ? 0.0 : 1.0, variety: $crop->key,
+            PlantingKey::free($crop->item(), $sow, $garden->plantings->byKey()), $crop->item(), $method, $bed->place, $grown->recipe,
+            $sow, $planted, $stay->start, Day::of($grown->ready), $clear,
+            $grown->perMetre, [$stretch], $standing, true, $frosted ? [Message::of(Remark::FrostEndsIt)] : [], $frosted ? 0.0 : 1.0,
+            variety: $crop->key,
         );
         $kept = Standing::Growing === $standing ? [] : $ground->against($bed, Stay::ofPlanting($crop, $planting));
         if ([] !== $kept) {
@@ -170,25 +175,29 @@ final class StandingReader
         $units = $garden->settings->units;
         $free = array_map($units->long(...), $ground->freeLengths($bed, $stay->start->number, $stay->last()->number));
 
-        return \sprintf('%s do not fit on bed %s: %s.', $units->long($wanted), $bed->name, [] === $free ? 'it is full in that time' : 'free in that time are '.implode(' and ', $free));
+        return \sprintf('%s do not fit on bed %s: %s.', $units->long($wanted), $bed->name, [] === $free ? 'it is full in that time'
+            : 'free in that time are '.implode(' and ', $free));
     }
 
     /** @param list<string> $meant */
     private function whichCrop(string $text, array $meant): string
     {
         if ([] !== $meant) {
-            return \sprintf('Which one: %s?', implode(' or ', array_map(fn (string $key): string => $this->book->get($key)->name, \array_slice($meant, 0, 6))));
+            return \sprintf('Which one: %s?', implode(' or ', array_map(fn (string $key): string => $this->book->get($key)->name,
+                \array_slice($meant, 0, 6))));
         }
         $near = $this->names->near($text);
 
-        return '' === $text ? 'Which crop?' : \sprintf('%s is not in the crop book. %s', Quote::of($text), [] === $near ? 'Choose one of the list.' : 'Is it '.implode(' or ', $near).'?');
+        return '' === $text ? 'Which crop?' : \sprintf('%s is not in the crop book. %s', Quote::of($text), [] === $near
+            ? 'Choose one of the list.' : 'Is it '.implode(' or ', $near).'?');
     }
 
     private static function someBeds(Garden $garden): string
     {
         $names = array_map(static fn (Bed $b): string => $b->name, $garden->beds);
 
-        return [] === $names ? 'Say below how long the beds are, and they are made.' : \sprintf('The beds are %s%s.', implode(', ', \array_slice($names, 0, 6)), \count($names) > 6 ? ' ... '.end($names) : '');
+        return [] === $names ? 'Say below how long the beds are, and they are made.' : \sprintf('The beds are %s%s.',
+            implode(', ', \array_slice($names, 0, 6)), \count($names) > 6 ? ' ... '.end($names) : '');
     }
 
     /**

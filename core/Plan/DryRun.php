@@ -21,7 +21,8 @@ final readonly class DryRun
      * @param list<SupplyChange> $changes   the dearest first
      * @param float              $worth     cents more (or less) taken at the outlets
      */
-    private function __construct(public Garden $after, public array $old, public array $new, public array $conflicts, public array $changes, public float $worth)
+    private function __construct(public Garden $after, public array $old, public array $new, public array $conflicts,
+        public array $changes, public float $worth)
     {
     }
 
@@ -35,10 +36,12 @@ final readonly class DryRun
         $after = $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])), ...$new]);
         $values = Values::of($garden);
         $changes = self::changes($planner->asItStands($garden)->shortages, $planner->asItStands($after)->shortages);
-        usort($changes, static fn (SupplyChange $a, SupplyChange $b): int => [abs($b->gain()) * ($values[$b->item] ?? 0.0), $a->day->number] <=> [abs($a->gain()) * ($values[$a->item] ?? 0.0), $b->day->number]);
+        usort($changes, static fn (SupplyChange $a, SupplyChange $b): int => [abs($b->gain()) * ($values[$b->item] ?? 0.0),
+            $a->day->number] <=> [abs($a->gain()) * ($values[$a->item] ?? 0.0), $b->day->number]);
         $worth = array_sum(array_map(static fn (SupplyChange $c): float => $c->gain() * ($values[$c->item] ?? 0.0), $changes));
 
-        return new self($after, $old, $new, (new Conflicts($book))->of($after, array_map(static fn (Planting $p): string => $p->key, $new)), $changes, $worth);
+        return new self($after, $old, $new, (new Conflicts($book))->of($after, array_map(static fn (Planting $p): string => $p->key,
+            $new)), $changes, $worth);
     }
 
     /** Nothing hard stands against it. */

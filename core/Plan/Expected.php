@@ -28,7 +28,8 @@ final readonly class Expected
         $byKey = [];
         foreach ($garden->plantings as $planting) {
             $byKey[$planting->key] = $planting;
-            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $book->grown($planting->item, $planting->variety))];
+            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $book->grown($planting->item,
+                $planting->variety))];
         }
         $weeks = [];
         $serves = [];
@@ -47,7 +48,8 @@ final readonly class Expected
                 foreach ($sources as $key => $units) {
                     $serves[$key][] = ['day' => Day::of($day), 'units' => $units];
                     if ($stock) {
-                        $monday = Day::of(max($byKey[$key]->ready->number, min($day, $byKey[$key]->clear->number)))->week()->monday()->number;
+                        $monday = Day::of(max($byKey[$key]->ready->number,
+                            min($day, $byKey[$key]->clear->number)))->week()->monday()->number;
                         $weeks[$key][$monday] = ($weeks[$key][$monday] ?? 0) + $units;
                     }
                 }

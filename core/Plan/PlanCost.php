@@ -26,20 +26,23 @@ final readonly class PlanCost
         $values = Values::of($garden);
         $new = [];
         foreach ($plan->new as $planting) {
-            $costs[$planting->item]['plantings'] = ($costs[$planting->item]['plantings'] ?? 0.0) + $price->of($planting, $this->book)->value;
+            $costs[$planting->item]['plantings'] = ($costs[$planting->item]['plantings'] ?? 0.0) + $price->of($planting,
+                $this->book)->value;
             $new[$planting->key] = $planting;
         }
         foreach ($plan->from as $item => $byNeed) {
             $unit = $this->book->get($item)->pattern->isStock() ? $garden->settings->keepingShare * ($values[$item] ?? 0.0) : 0.0;
             foreach ($byNeed as $j => $sources) {
                 foreach (array_intersect_key($sources, $new) as $key => $units) {
-                    $costs[$item]['keeping'] = ($costs[$item]['keeping'] ?? 0.0) + $unit * $units * max(0, $plan->needs[$item][$j]->day - $new[$key]->ready->number);
+                    $costs[$item]['keeping'] = ($costs[$item]['keeping'] ?? 0.0) + $unit * $units * max(0,
+                        $plan->needs[$item][$j]->day - $new[$key]->ready->number);
                 }
             }
         }
         $factor = $garden->settings->shortageFactor;
         foreach ($plan->shortages as $short) {
-            $costs[$short->item]['shortage'] = ($costs[$short->item]['shortage'] ?? 0.0) + $short->units * Item::penaltyFor($factor, $values[$short->item] ?? 0.0);
+            $costs[$short->item]['shortage'] = ($costs[$short->item]['shortage'] ?? 0.0) + $short->units * Item::penaltyFor($factor,
+                $values[$short->item] ?? 0.0);
         }
         ksort($costs);
 

@@ -39,6 +39,7 @@ final readonly class PlanDifference
             return \sprintf('nothing to change, %d plantings stay as they are', $this->same);
         }
 
-        return \sprintf('%d plantings new, %d changed, %d dropped, %d as they were', $this->new, $this->changed, $this->dropped, $this->same);
+        return \sprintf('%d plantings new, %d changed, %d dropped, %d as they were', $this->new, $this->changed, $this->dropped,
+            $this->same);
     }
 }

@@ -44,7 +44,8 @@ final readonly class PlanFigures
             $bedDays += $planting->length()->metres() * ($planting->clear->since($from) + 1);
             if (Standing::Planned === $planting->standing && $book->has($planting->item) && $recipes->has($planting->recipe)) {
                 $hours += $price->hours($planting);
-                $direct += $price->setUp() + $planting->length()->metres() * $price->perMetre($book->grown($planting->item, $planting->variety), $planting->method, $planting->recipe);
+                $direct += $price->setUp() + $planting->length()->metres() * $price->perMetre($book->grown($planting->item,
+                    $planting->variety), $planting->method, $planting->recipe);
             }
         }
 

@@ -50,14 +50,16 @@ final readonly class Planner
     }
 
     /** Stopped early, the plan leaves the crops it did not reach as they are. What the scope leaves out stays too. */
-    public function draw(Garden $garden, Progress $progress = new NoProgress(), ?Scope $scope = null, ?SuccessionSchool $school = null): Plan
+    public function draw(Garden $garden, Progress $progress = new NoProgress(), ?Scope $scope = null,
+        ?SuccessionSchool $school = null): Plan
     {
         $scope ??= Scope::whole();
         $reserve = array_flip($garden->settings->rules->reserveBeds);
         $in = $garden->onBeds(array_values(array_filter($scope->beds($garden), static fn (Bed $bed): bool => !isset($reserve[$bed->name]))));
         $needs = Needs::of($garden, $this->book);
         $reckoning = new Reckoning($this->book, $garden, $needs);
-        $kept = $garden->plantings->where(static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS)) || !$scope->covers($p))->all();
+        $kept = $garden->plantings->where(static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS))
+            || !$scope->covers($p))->all();
         $last = self::lastMarketDay($needs, $garden->today);
         $wishes = new Wishes(new Candidates($in, $this->recipes), $this->book, $garden, $school);
         $grid = Grid::of($in);
@@ -69,25 +71,39 @@ final readonly class Planner
         $named = new NamedProgress($progress, $this->book);
         $joint = (new JointPlanner($items, $grid, Rooms::of($in, $grid, $kept, 7 * $weeks), $rents))->draw($wanted, $named);
         $unreached = array_diff_key($open, $joint->plans);
-        $kept = $garden->plantings->where(static fn (Planting $p): bool => isset($unreached[$p->item]) || \in_array($p, $kept, true))->all();
+        $kept = $garden->plantings->where(static fn (Planting $p): bool => isset($unreached[$p->item])
+            || \in_array($p, $kept, true))->all();
         $placing = new Placing($in, $this->book, $this->recipes, $grid, $kept);
         $placing->place($joint->plans);
         $cost = array_map(static fn (ItemPlan $plan): float => $plan->cost, $joint->plans);
         for ($round = 1; $round < self::ROUNDS && [] === $unreached; ++$round) {
-            foreach ($this->wanted($garden, $wishes, $scope->needs($reckoning->stillToServe([...$kept, ...$placing->new()])), $last) as $item => $rest) {
-                $plan = $items->plan(new Wanted($rest->item, $rest->needs, $placing->withRoom($rest->candidates)), RentSums::fromWeeks($garden->today->number, $rents), ItemPlanner::EFFORT_FOR_THE_REST);
+            foreach ($this->wanted($garden, $wishes, $scope->needs($reckoning->stillToServe([...$kept, ...$placing->new()])),
+                $last) as $item => $rest) {
+                $plan = $items->plan(new Wanted($rest->item, $rest->needs, $placing->withRoom($rest->candidates)),
+                    RentSums::fromWeeks($garden->today->number, $rents), ItemPlanner::EFFORT_FOR_THE_REST);
                 $placing->place([$item => $plan]);
                 $cost[$item] = ($cost[$item] ?? 0.0) + $plan->cost;
             }
         }
         foreach ([] === $unreached ? $wanted : [] as $item => $one) {
-            $extra = $wishes->extra($open[$item]);
-            if ([] !== $extra) {
-                $placing->place([$item => $items->plan(new Wanted($one->item, $extra, $placing->withRoom($one->candidates)), RentSums::fromWeeks($garden->today->number, $rents), ItemPlanner::EFFORT_FOR_THE_REST)]);
-            }
+            $sums = RentSums::fromWeeks($garden->today->number, $rents);
+            self::placeExtra($placing, $items, $one, $wishes->extra($open[$item]), $sums);
         }
 
         return $reckoning->plan($kept, $placing->new(), $placing->unplaced(), $cost, [] !== $unreached || !$joint->isWhole, true);
+    }
+
+    /**
+     * Sowings beyond the promises, where the garden wishes for them.
+     *
+     * @param list<Need> $extra
+     */
+    private static function placeExtra(Placing $placing, ItemPlanner $items, Wanted $wanted, array $extra, RentSums $rents): void
+    {
+        if ([] !== $extra) {
+            $more = new Wanted($wanted->item, $extra, $placing->withRoom($wanted->candidates));
+            $placing->place([$wanted->item->key => $items->plan($more, $rents, ItemPlanner::EFFORT_FOR_THE_REST)]);
+        }
     }
 
     /**
@@ -101,7 +117,8 @@ final readonly class Planner
         $wanted = [];
         foreach ($open as $item => $needs) {
             $ways = $wishes->ways($item, $garden->today, $last);
-            $wanted[$item] = new Wanted(Item::of($garden, $this->book->get($item), $values), CandidateChoice::served($ways, $wishes->needs($item, $needs)), $ways);
+            $wanted[$item] = new Wanted(Item::of($garden, $this->book->get($item), $values), CandidateChoice::served($ways,
+                $wishes->needs($item, $needs)), $ways);
         }
 
         return $wanted;
@@ -110,13 +127,15 @@ final readonly class Planner
     /** @return array<string, float> of beds by place type */
     public static function metres(Garden $garden): array
     {
-        return array_combine(array_map(static fn (PlaceType $p): string => $p->value, PlaceType::cases()), array_map($garden->metresOf(...), PlaceType::cases()));
+        return array_combine(array_map(static fn (PlaceType $p): string => $p->value, PlaceType::cases()),
+            array_map($garden->metresOf(...), PlaceType::cases()));
     }
 
     /** A plan that only tells how the plantings there are stand against the promises. */
     public function asItStands(Garden $garden): Plan
     {
-        return (new Reckoning($this->book, $garden, Needs::of($garden, $this->book)))->plan($garden->plantings->all(), [], [], [], false, false);
+        return (new Reckoning($this->book, $garden, Needs::of($garden, $this->book)))->plan($garden->plantings->all(), [], [], [],
+            false, false);
     }
 
     /** A quarter bed of one crop sown on one day, in the first bed that is free for it; locked. Null when it cannot be. */

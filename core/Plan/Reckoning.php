@@ -34,8 +34,10 @@ final readonly class Reckoning
         $open = [];
         foreach ($this->needs->items() as $item) {
             $served = Allocation::of($this->needs->for($item), $lots[$item] ?? [])->served;
-            $rest = array_map(static fn (Need $need, int $units): Need => $need->withUnits($need->units - $units), $this->needs->for($item), $served);
-            $rest = array_values(array_filter($rest, fn (Need $need): bool => $need->day >= $this->garden->today->number && $need->units > 0));
+            $rest = array_map(static fn (Need $need, int $units): Need => $need->withUnits($need->units - $units),
+                $this->needs->for($item), $served);
+            $rest = array_values(array_filter($rest, fn (Need $need): bool => $need->day >= $this->garden->today->number
+                && $need->units > 0));
             if ([] !== $rest) {
                 $open[$item] = $rest;
             }
@@ -81,7 +83,8 @@ final readonly class Reckoning
     {
         $lots = [];
         foreach ($plantings as $planting) {
-            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $this->book->grown($planting->item, $planting->variety))];
+            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $this->book->grown($planting->item,
+                $planting->variety))];
         }
 
         return $lots;

@@ -9,7 +9,8 @@ use JollyFurrow\Time\Day;
 /** One promise that is kept better or worse than before: units short before and after. */
 final readonly class SupplyChange
 {
-    public function __construct(public string $item, public string $outlet, public Day $day, public int $shortBefore, public int $shortAfter, public int $wanted)
+    public function __construct(public string $item, public string $outlet, public Day $day, public int $shortBefore,
+        public int $shortAfter, public int $wanted)
     {
     }
 

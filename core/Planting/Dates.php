@@ -15,7 +15,8 @@ final readonly class Dates
 
     public function later(int $days): self
     {
-        return new self($this->sow->plus($days), $this->ground->plus($days), $this->bedStart->plus($days), $this->ready->plus($days), $this->clear->plus($days));
+        return new self($this->sow->plus($days), $this->ground->plus($days), $this->bedStart->plus($days), $this->ready->plus($days),
+            $this->clear->plus($days));
     }
 
     /** Ended on a day, whatever was still to come; the order of the days is kept. */

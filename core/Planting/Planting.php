@@ -89,12 +89,16 @@ final readonly class Planting
      * @param list<Stretch>|null $pieces
      * @param list<Message>|null $remarks
      */
-    public function but(?string $key = null, ?PlaceType $place = null, ?Dates $dates = null, ?array $pieces = null, ?Standing $standing = null, ?bool $locked = null, ?array $remarks = null, ?float $stand = null, ?Left $left = null, ?float $perMetre = null, ?string $recipe = null): self
+    public function but(?string $key = null, ?PlaceType $place = null, ?Dates $dates = null, ?array $pieces = null,
+        ?Standing $standing = null, ?bool $locked = null, ?array $remarks = null, ?float $stand = null, ?Left $left = null,
+        ?float $perMetre = null, ?string $recipe = null): self
     {
         return new self(
             $key ?? $this->key, $this->item, $this->method, $place ?? $this->place, $recipe ?? $this->recipe,
-            $dates->sow ?? $this->sow, $dates->ground ?? $this->ground, $dates->bedStart ?? $this->bedStart, $dates->ready ?? $this->ready, $dates->clear ?? $this->clear,
-            $perMetre ?? $this->perMetre, $pieces ?? $this->pieces, $standing ?? $this->standing, $locked ?? $this->locked, $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left, $this->variety,
+            $dates->sow ?? $this->sow, $dates->ground ?? $this->ground, $dates->bedStart ?? $this->bedStart,
+            $dates->ready ?? $this->ready, $dates->clear ?? $this->clear,
+            $perMetre ?? $this->perMetre, $pieces ?? $this->pieces, $standing ?? $this->standing, $locked ?? $this->locked,
+            $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left, $this->variety,
         );
     }
 

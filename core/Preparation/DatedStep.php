@@ -24,7 +24,8 @@ final readonly class DatedStep
 
     public static function of(Recipe $recipe, Step $step, Day $day, Length $length): self
     {
-        return new self($step, $day, Working::of(Sum::StepHours, $step->hoursPer100Metres * $length->metres() / 100, Unit::Hour, 'per100 * metres / 100',
+        return new self($step, $day, Working::of(Sum::StepHours, $step->hoursPer100Metres * $length->metres() / 100, Unit::Hour,
+            'per100 * metres / 100',
             [
                 Input::of('per100', $step->hoursPer100Metres, Unit::HourPer100Metres, $recipe->source),
                 Input::of('metres', $length->metres(), Unit::Metre, Source::garden(From::ThePlanting)),

@@ -19,7 +19,10 @@ use JollyFurrow\Time\Day;
  */
 final readonly class Leads
 {
-    /** Tough rhizomes want the first step so many days sooner (common practice, no source: two weeks more under a tarp or between passes). */
+    /**
+     * Tough rhizomes want the first step so many days sooner (common practice, no source: two weeks more under a tarp or
+     * between passes).
+     */
     public const TOUGH_DAYS = 14;
 
     public function __construct(private Garden $garden)
@@ -47,7 +50,8 @@ final readonly class Leads
     {
         $beds = $this->garden->bedsByName();
 
-        return [] !== array_filter($planting->pieces, static fn (Stretch $piece): bool => 'tough' === ($beds[$piece->bed] ?? null)?->temper->weeds);
+        return [] !== array_filter($planting->pieces, static fn (Stretch $piece): bool => 'tough' === ($beds[$piece->bed]
+            ?? null)?->temper->weeds);
     }
 
     /** Days kept in hand for wet soil; 0: no step wants dry soil, or the rain is not known. */
@@ -63,7 +67,8 @@ final readonly class Leads
     {
         $ground = $planting->ground;
 
-        return array_map(static fn (array $s): DatedStep => DatedStep::of($recipe, $s['step'], $ground->plus(-$s['lead']), $planting->length()), $this->steps($recipe, $ground, $this->isTough($planting)));
+        return array_map(static fn (array $s): DatedStep => DatedStep::of($recipe, $s['step'], $ground->plus(-$s['lead']),
+            $planting->length()), $this->steps($recipe, $ground, $this->isTough($planting)));
     }
 
     /** @return non-empty-list<array{step: Step, lead: int}> the reserve lies before the last step that wants dry soil; tough weeds want the first step sooner */

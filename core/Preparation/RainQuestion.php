@@ -33,7 +33,8 @@ final readonly class RainQuestion
         $run = null;
         foreach ($outlook->rows() as [$day, , , $rain]) {
             if (($rain ?? 0.0) >= self::WET_MM) {
-                $run = null !== $run && $day - $run[0] - $run[1] <= 1 ? [$run[0], $day - $run[0] + 1, $run[2] + $rain] : [$day, 1, (float) $rain];
+                $run = null !== $run && $day - $run[0] - $run[1] <= 1 ? [$run[0], $day - $run[0] + 1, $run[2] + $rain]
+                    : [$day, 1, (float) $rain];
                 $best = null === $best || $run[1] > $best[1] ? $run : $best;
             }
         }
@@ -53,7 +54,8 @@ final readonly class RainQuestion
         $dry = $from->plus($days);
         $late = [];
         foreach ($garden->plantings as $planting) {
-            if (!\in_array($planting->standing, [Standing::Planned, Standing::InNursery], true) || $planting->ground->isBefore($garden->today) || !$recipes->has($planting->recipe)) {
+            if (!\in_array($planting->standing, [Standing::Planned, Standing::InNursery], true)
+                || $planting->ground->isBefore($garden->today) || !$recipes->has($planting->recipe)) {
                 continue;
             }
             $season = BedSeason::on($planting->ground, $garden->place->latitude);
@@ -65,7 +67,8 @@ final readonly class RainQuestion
                 }
             }
         }
-        usort($late, static fn (self $a, self $b): int => [$b->daysLate, $a->planting->ground->number, $a->planting->key] <=> [$a->daysLate, $b->planting->ground->number, $b->planting->key]);
+        usort($late, static fn (self $a, self $b): int => [$b->daysLate, $a->planting->ground->number,
+            $a->planting->key] <=> [$a->daysLate, $b->planting->ground->number, $b->planting->key]);
 
         return $late;
     }

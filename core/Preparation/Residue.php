@@ -30,7 +30,10 @@ final readonly class Residue
     /** Tonnes a hectare below which residue is light, and above which it is heavy (common practice, no source). */
     private const LIGHT = 2.5;
     private const HEAVY = 5.0;
-    /** Days from ending it to planting by the time of the year, for middling residue, and a week less or more (common practice, no source). */
+    /**
+     * Days from ending it to planting by the time of the year, for middling residue, and a week less or more (common
+     * practice, no source).
+     */
     private const REST_DAYS = ['warm' => 21, 'spring' => 28, 'cold' => 35];
     private const WEEK = 7;
 
@@ -42,9 +45,12 @@ final readonly class Residue
     public static function byEye(Crop $crop, Length $height, float $cover, Bed $bed, Length $length): self
     {
         $first = self::FIRST_CM['Legume' === $crop->family ? 'legume' : 'other'];
-        $source = Source::of(SourceKind::FromMemory, 'Managing Cover Crops Profitably, SARE: 2,000 lb an acre at the first height, 150 lb more an inch');
+        $source = Source::of(SourceKind::FromMemory,
+            'Managing Cover Crops Profitably, SARE: 2,000 lb an acre at the first height, 150 lb more an inch');
         $tall = $height->metres() * 100;
-        $perHectare = Working::of(Sum::DryMatterByEye, (min(1.0, $tall / $first) * self::FIRST_KG_HA + max(0.0, $tall - $first) * self::FURTHER_KG_HA_CM) * $cover, Unit::KilogramPerHectare, '(min(1, height / first) * base + max(0, height - first) * further) * cover', [
+        $perHectare = Working::of(Sum::DryMatterByEye, (min(1.0, $tall / $first) * self::FIRST_KG_HA + max(0.0,
+            $tall - $first) * self::FURTHER_KG_HA_CM) * $cover, Unit::KilogramPerHectare,
+            '(min(1, height / first) * base + max(0, height - first) * further) * cover', [
             Input::of('height', $tall, Unit::Centimetre, Source::garden(From::ByEye)),
             Input::of('first', $first, Unit::Centimetre, $source),
             Input::of('base', self::FIRST_KG_HA, Unit::KilogramPerHectare, $source),
@@ -53,7 +59,8 @@ final readonly class Residue
         ], $source);
         $area = $length->times($bed->width)->squareMetres;
 
-        return new self($perHectare, Working::of(Sum::DryMatterOnBed, $perHectare->value * $area / 10000, Unit::Kilogram, 'perHectare * area / 10000', [
+        return new self($perHectare, Working::of(Sum::DryMatterOnBed, $perHectare->value * $area / 10000, Unit::Kilogram,
+            'perHectare * area / 10000', [
             Input::of('perHectare', $perHectare->value, Unit::KilogramPerHectare, Source::garden(From::WorkingAbove)),
             Input::of('area', $area, Unit::SquareMetre, Source::garden(From::TheBed)),
         ], $source));
@@ -81,7 +88,10 @@ final readonly class Residue
         };
     }
 
-    /** Passes with a shallow tool to break it down: more where there is more of it, or the weeks ahead are wet (common practice, no source). */
+    /**
+     * Passes with a shallow tool to break it down: more where there is more of it, or the weeks ahead are wet (common
+     * practice, no source).
+     */
     public static function passes(float $tonnesPerHectare, bool $isWet): int
     {
         return match (self::amount($tonnesPerHectare)) {

@@ -45,11 +45,13 @@ final class PromisePattern
         $new = [];
         foreach ($promises as $promise) {
             $day = $promise->day->plus(self::YEAR);
-            if ($promise->outlet !== $outlet || $day->isBefore($from) || $until->isBefore($day) || isset($there[$promise->outlet.'/'.$promise->product.'/'.$day->number])) {
+            if ($promise->outlet !== $outlet || $day->isBefore($from) || $until->isBefore($day)
+                || isset($there[$promise->outlet.'/'.$promise->product.'/'.$day->number])) {
                 continue;
             }
             $quantity = $promise->quantity * $share;
-            $quantity = $promise->quantity < 10.0 && floor($promise->quantity) !== $promise->quantity ? round(2 * $quantity) / 2 : round($quantity);
+            $quantity = $promise->quantity < 10.0 && floor($promise->quantity) !== $promise->quantity ? round(2 * $quantity) / 2
+                : round($quantity);
             if ($quantity > 0.0) {
                 $new[] = new Promise($promise->outlet, $promise->product, $day, $quantity);
             }

@@ -34,7 +34,9 @@ final readonly class Proposal
             $changes[] = new ProposedChange('p'.$i, $old, $new, $reasons->of($change, $drawnKey));
         }
         $order = array_flip(array_map(static fn (ChangeKind $kind): string => $kind->value, ChangeKind::cases()));
-        usort($changes, static fn (ProposedChange $a, ProposedChange $b): int => [$order[$a->kind()->value], $a->planting()->sow->number, $a->planting()->key] <=> [$order[$b->kind()->value], $b->planting()->sow->number, $b->planting()->key]);
+        usort($changes, static fn (ProposedChange $a, ProposedChange $b): int => [$order[$a->kind()->value],
+            $a->planting()->sow->number, $a->planting()->key] <=> [$order[$b->kind()->value], $b->planting()->sow->number,
+            $b->planting()->key]);
 
         return new self($changes);
     }
@@ -92,7 +94,8 @@ final readonly class Proposal
         $best = null;
         foreach ($gone as $old) {
             $apart = self::apart($old->sow, $planting->sow);
-            if ($old->item === $planting->item && $old->place === $planting->place && $old->method === $planting->method && $apart <= self::MOVES_AT_MOST && (null === $best || $apart < self::apart($best->sow, $planting->sow))) {
+            if ($old->item === $planting->item && $old->place === $planting->place && $old->method === $planting->method
+                && $apart <= self::MOVES_AT_MOST && (null === $best || $apart < self::apart($best->sow, $planting->sow))) {
                 $best = $old;
             }
         }

@@ -22,7 +22,8 @@ final readonly class ProposalReasons
     /** @var array<string, array<int, int>> the same, as drawn up */
     private array $servesThen;
 
-    public function __construct(private Garden $garden, private Plan $now, private Plan $drawn, private CropBook $book, private Scope $scope)
+    public function __construct(private Garden $garden, private Plan $now, private Plan $drawn, private CropBook $book,
+        private Scope $scope)
     {
         $this->servesNow = self::serves($now);
         $this->servesThen = self::serves($drawn);
@@ -66,14 +67,17 @@ final readonly class ProposalReasons
             $short -= $shortage->item === $planting->item && isset($served[$shortage->day->number]) ? $shortage->units : 0;
         }
 
-        return \sprintf('It served %s; %s.', $this->days($planting->item, $served), $short > 0 ? $this->amount($planting->item, $short).' of that are given up: they would cost more than they bring, or other plantings need the bed' : 'other plantings serve that in its place');
+        return \sprintf('It served %s; %s.', $this->days($planting->item, $served), $short > 0 ? $this->amount($planting->item,
+            $short).' of that are given up: they would cost more than they bring, or other plantings need the bed'
+            : 'other plantings serve that in its place');
     }
 
     private function brings(Planting $planting, string $drawnKey): string
     {
         $served = $this->servesThen[$drawnKey] ?? [];
 
-        return [] === $served ? 'It serves no promise by itself; it fills up what others may fall short of.' : \sprintf('It serves %s.', $this->days($planting->item, $served));
+        return [] === $served ? 'It serves no promise by itself; it fills up what others may fall short of.' : \sprintf('It serves %s.',
+            $this->days($planting->item, $served));
     }
 
     private function differs(ProposedChange $change): string
@@ -93,7 +97,8 @@ final readonly class ProposalReasons
             $words[] = \sprintf('%s instead of %s', $units->long($new->length()), $units->long($old->length()));
         }
         if ([] === $words) {
-            $words[] = $old->clear->equals($new->clear) ? 'its other dates differ' : \sprintf('bed taken until %s instead of %s', $new->clear->iso(), $old->clear->iso());
+            $words[] = $old->clear->equals($new->clear) ? 'its other dates differ' : \sprintf('bed taken until %s instead of %s',
+                $new->clear->iso(), $old->clear->iso());
         }
 
         return ucfirst(implode(', ', $words));
@@ -110,7 +115,8 @@ final readonly class ProposalReasons
         ksort($served);
         $first = Day::of((int) array_key_first($served));
 
-        return \sprintf('%s on %s', $this->amount($item, array_sum($served)), 1 === \count($served) ? $first->iso() : \sprintf('%d market days from %s', \count($served), $first->iso()));
+        return \sprintf('%s on %s', $this->amount($item, array_sum($served)), 1 === \count($served) ? $first->iso()
+            : \sprintf('%d market days from %s', \count($served), $first->iso()));
     }
 
     private function amount(string $item, int $units): string

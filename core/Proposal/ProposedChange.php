@@ -38,7 +38,8 @@ final readonly class ProposedChange
     /** Its new planting would stand where the other's old one is. */
     public function needs(self $other): bool
     {
-        if (null === $this->new || null === $other->old || $this->id === $other->id || !$this->new->occupancy()->overlaps($other->old->occupancy())) {
+        if (null === $this->new || null === $other->old || $this->id === $other->id
+            || !$this->new->occupancy()->overlaps($other->old->occupancy())) {
             return false;
         }
         foreach ($this->new->pieces as $piece) {

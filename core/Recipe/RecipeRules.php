@@ -26,7 +26,8 @@ final class RecipeRules
         foreach ($steps as $i => $step) {
             foreach (BedSeason::cases() as $season) {
                 if ($step->leadIn($season) < 0 || $step->leadIn($season) > self::LONGEST_LEAD) {
-                    $faults[] = [$i, 'lead', \sprintf('%d days: a step begins from 0 to %d days before planting.', $step->leadIn($season), self::LONGEST_LEAD)];
+                    $faults[] = [$i, 'lead', \sprintf('%d days: a step begins from 0 to %d days before planting.',
+                        $step->leadIn($season), self::LONGEST_LEAD)];
                     break;
                 }
             }
@@ -34,7 +35,8 @@ final class RecipeRules
                 $faults[] = [$i, 'lead', \sprintf('%d days in the warm, %d in spring, %d in the cold: it does not take less time when it is colder.', $step->leadDays, $step->leadIn(BedSeason::Spring), $step->leadIn(BedSeason::Cold))];
             }
             if ([] !== ($unknown = Tools::unknown($step->tool))) {
-                $faults[] = [$i, 'tool', \sprintf('%s is no tool known here; there are %s.', Quote::of($unknown[0]), implode(', ', Tools::known()))];
+                $faults[] = [$i, 'tool', \sprintf('%s is no tool known here; there are %s.', Quote::of($unknown[0]),
+                    implode(', ', Tools::known()))];
             }
             if (isset($names[$step->name])) {
                 $faults[] = [$i, 'name', \sprintf('%s stands twice; steps have names of their own.', Quote::of($step->name))];
@@ -67,7 +69,8 @@ final class RecipeRules
                 foreach (BedSeason::cases() as $season) {
                     if ($lay->leadIn($season) <= $lift->leadIn($season)) {
                         $faults[] = [$i, 'lead', \sprintf('It takes up %s %d days before planting, but they are laid %d days before: the other way round, %s.', $lift->lifts->words(), $lift->leadIn($season), $lay->leadIn($season), match ($season) {
-                            BedSeason::Warm => 'in the warm of the year', BedSeason::Spring => 'in spring', BedSeason::Cold => 'in the cold of the year',
+                            BedSeason::Warm => 'in the warm of the year', BedSeason::Spring => 'in spring',
+                            BedSeason::Cold => 'in the cold of the year',
                         })];
                         break 2;
                     }

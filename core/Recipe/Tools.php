@@ -7,7 +7,9 @@ namespace JollyFurrow\Recipe;
 /** Tools a step may name, alone or joined by "and"; and what is said of those that can hurt. */
 final class Tools
 {
-    private const KNOWN = ['hands', 'hoe', 'wire hoe', 'rake', 'barrow', 'spade', 'fork', 'broadfork', 'sickle', 'mower', 'tarp', 'shallow tiller', 'strip tiller', 'power harrow', 'plough', 'disc', 'ridger', 'roller', 'flamer', 'watering can', 'dibber', 'mallet'];
+    private const KNOWN = ['hands', 'hoe', 'wire hoe', 'rake', 'barrow', 'spade', 'fork', 'broadfork', 'sickle', 'mower', 'tarp',
+        'shallow tiller', 'strip tiller', 'power harrow', 'plough', 'disc', 'ridger', 'roller', 'flamer', 'watering can', 'dibber',
+        'mallet'];
     private const DRIVEN = ['mower', 'shallow tiller', 'strip tiller', 'power harrow', 'plough', 'disc', 'ridger'];
 
     /** @return list<string> those of a step's tools that nobody knows */

@@ -29,14 +29,16 @@ final class FrostWarning
         $south = $garden->place->latitude < 0;
         foreach (self::ODDS as $odds) {
             $last = $garden->climate->frost->day(FrostGrade::Light, 'last', $odds->share(), Day::of($ripe->ground)->year(), $south);
-            if (Cover::None === $covers->at($ripe->ground) && null !== $last && $ripe->ground <= $last->number && $last->number - $ripe->ground < 183) {
+            if (Cover::None === $covers->at($ripe->ground) && null !== $last && $ripe->ground <= $last->number
+                && $last->number - $ripe->ground < 183) {
                 $warnings[] = Message::of(Against::OutBeforeFrost, day: $last, odds: $odds);
                 break;
             }
         }
         foreach (self::ODDS as $odds) {
             $first = $garden->climate->frost->day(FrostGrade::Light, 'first', $odds->share(), Day::of($ripe->ground)->year(), $south);
-            if (Cover::None === $covers->at($ripe->ready) && null !== $first && $ripe->ready >= $first->number && $first->number > $ripe->ground) {
+            if (Cover::None === $covers->at($ripe->ready) && null !== $first && $ripe->ready >= $first->number
+                && $first->number > $ripe->ground) {
                 $warnings[] = Message::of(Against::ReadyAfterFrost, day: $first, odds: $odds);
                 break;
             }

@@ -37,7 +37,8 @@ final class SowingRisks
     /** @var array<int, float|null> mean of the air by day number */
     private array $air = [];
 
-    public function __construct(private readonly Garden $garden, private readonly Crop $crop, private readonly Method $method, private readonly PlaceType $place, private readonly CoverCalendar $covers, private readonly LocalTiming $timing)
+    public function __construct(private readonly Garden $garden, private readonly Crop $crop, private readonly Method $method,
+        private readonly PlaceType $place, private readonly CoverCalendar $covers, private readonly LocalTiming $timing)
     {
     }
 
@@ -58,13 +59,15 @@ final class SowingRisks
             Risk::Bolting->value => $this->bolting($ripe),
             Risk::Heat->value => $this->heat($ripe),
             Risk::LittleLight->value => $this->light($ripe),
-            Risk::Small->value => $ripe->size < self::SMALL ? Message::of(Against::SmallBulbs, share: Quantity::of($ripe->size, Unit::Share)) : null,
+            Risk::Small->value => $ripe->size < self::SMALL ? Message::of(Against::SmallBulbs, share: Quantity::of($ripe->size,
+                Unit::Share)) : null,
         ]);
     }
 
     private function season(Ripeness $ripe): ?Message
     {
-        return true === $this->garden->season($this->crop, $this->place)?->contains(Day::of($ripe->ground)) ? null : Message::of(Against::OutOfSeason);
+        return true === $this->garden->season($this->crop, $this->place)?->contains(Day::of($ripe->ground)) ? null
+            : Message::of(Against::OutOfSeason);
     }
 
     private function soil(Ripeness $ripe): ?Message

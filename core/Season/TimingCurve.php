@@ -12,7 +12,10 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Time\Day;
 
-/** What every sowing day of a year, from a first day on, comes to at one place type: when ready, until when it holds, and what stands against it. */
+/**
+ * What every sowing day of a year, from a first day on, comes to at one place type: when ready, until when it holds, and
+ * what stands against it.
+ */
 final readonly class TimingCurve
 {
     private const YEAR = 365;

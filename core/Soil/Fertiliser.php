@@ -38,7 +38,8 @@ final readonly class Fertiliser
      */
     public static function weighed(Area $area, float $rate, float $share, float $percent): Working
     {
-        return Working::of(Sum::Fertiliser, self::productFor(Mass::fromGrams($area->squareMetres * $rate * $share), $percent)->grams, Unit::Gram, 'area * rate * share / (percent / 100)',
+        return Working::of(Sum::Fertiliser, self::productFor(Mass::fromGrams($area->squareMetres * $rate * $share), $percent)->grams,
+            Unit::Gram, 'area * rate * share / (percent / 100)',
             [
                 Input::of('area', $area->squareMetres, Unit::SquareMetre, Source::garden(From::LengthTimesWidth)),
                 Input::of('rate', $rate, Unit::GramPerSquareMetre, Source::garden(From::Settings)),

@@ -34,7 +34,8 @@ final readonly class CandidateChoice
         }
         ksort($byFirst);
 
-        return array_merge(...array_map(fn (int $first, array $group): array => $this->keep($group, $needs[$first]), array_keys($byFirst), $byFirst));
+        return array_merge(...array_map(fn (int $first, array $group): array => $this->keep($group, $needs[$first]),
+            array_keys($byFirst), $byFirst));
     }
 
     /**
@@ -133,7 +134,8 @@ final readonly class CandidateChoice
     /** Cents per unit when only the first market day is served: metres cost, rent, and the set-up never differs. */
     private function costPerUnit(Candidate $candidate, Need $first): float
     {
-        $end = [] === $candidate->curve ? min($candidate->lastField, max($candidate->ready, $first->day - $first->reach)) : $candidate->lastField;
+        $end = [] === $candidate->curve ? min($candidate->lastField, max($candidate->ready, $first->day - $first->reach))
+            : $candidate->lastField;
 
         return ($candidate->cost + $this->rents->between($candidate->place, $candidate->bedStart, $end)) / $candidate->perMetre;
     }

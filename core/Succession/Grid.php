@@ -8,7 +8,10 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Ways\Candidate;
 
-/** Growers' lengths: quarters, halves or the whole of the commonest bed of each place type, or metres; for what is planted out in full trays, trays. */
+/**
+ * Growers' lengths: quarters, halves or the whole of the commonest bed of each place type, or metres; for what is planted
+ * out in full trays, trays.
+ */
 final readonly class Grid
 {
     /** @param array<string, int> $quarter millimetres by place type */

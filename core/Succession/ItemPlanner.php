@@ -38,7 +38,8 @@ final readonly class ItemPlanner
      * @param ItemPlan|null $before a plan to begin with
      * @param Rooms|null    $rooms  null: there is no end to the beds but their number
      */
-    public function plan(Wanted $wanted, RentSums $rents, int $effort = self::EFFORT, ?ItemPlan $before = null, ?Rooms $rooms = null): ItemPlan
+    public function plan(Wanted $wanted, RentSums $rents, int $effort = self::EFFORT, ?ItemPlan $before = null,
+        ?Rooms $rooms = null): ItemPlan
     {
         $needs = array_values(array_filter($wanted->needs, static fn (Need $need): bool => $need->units > 0));
         $candidates = null === $rooms ? $wanted->candidates : array_values(array_filter($wanted->candidates, fn (Candidate $c): bool => $rooms->most($c->place, $c->bedStart, [] === $c->curve ? $c->ready : $c->lastField) * 1000 >= $this->grid->step($c) - 1));
@@ -55,7 +56,8 @@ final readonly class ItemPlanner
         $short = 0;
         foreach (self::byReach($wanted->item, $needs) as $group) {
             $chosen = $this->chosen($candidates, $group, $rents);
-            $plan = null === $rooms ? $this->once($wanted->item, $group, $chosen, $rents) : $this->onceInside($wanted->item, $group, $chosen, $rents, $rooms);
+            $plan = null === $rooms ? $this->once($wanted->item, $group, $chosen, $rents) : $this->onceInside($wanted->item, $group,
+                $chosen, $rents, $rooms);
             $rooms?->take($plan);
             $all[] = $plan;
             $cost += $plan->cost;
@@ -124,7 +126,8 @@ final readonly class ItemPlanner
         }
         foreach ($candidates as $k => $candidate) {
             if ($most[$k] > 0) {
-                $alone = $this->valued($item, $needs, new ItemPlan([['candidate' => $candidate, 'steps' => $most[$k], 'end' => $candidate->ready]], \INF), $rents);
+                $alone = $this->valued($item, $needs,
+                    new ItemPlan([['candidate' => $candidate, 'steps' => $most[$k], 'end' => $candidate->ready]], \INF), $rents);
                 $best = $alone->cost < $best->cost ? $alone : $best;
             }
         }
@@ -141,7 +144,8 @@ final readonly class ItemPlanner
         $kept = [];
         $inside = new Rooms($rooms->first, $rooms->left(), $this->grid);
         $successions = $plan->successions;
-        usort($successions, static fn (array $a, array $b): int => [$a['end'] - $a['candidate']->bedStart, $a['candidate']->key()] <=> [$b['end'] - $b['candidate']->bedStart, $b['candidate']->key()]);
+        usort($successions, static fn (array $a, array $b): int => [$a['end'] - $a['candidate']->bedStart,
+            $a['candidate']->key()] <=> [$b['end'] - $b['candidate']->bedStart, $b['candidate']->key()]);
         foreach ($successions as $one) {
             $c = $one['candidate'];
             $step = $this->grid->step($c);
@@ -160,7 +164,8 @@ final readonly class ItemPlanner
                 $inside->take(new ItemPlan([$one], 0.0));
             }
         }
-        usort($kept, static fn (array $a, array $b): int => [$a['candidate']->sow, $a['candidate']->key()] <=> [$b['candidate']->sow, $b['candidate']->key()]);
+        usort($kept, static fn (array $a, array $b): int => [$a['candidate']->sow, $a['candidate']->key()] <=> [$b['candidate']->sow,
+            $b['candidate']->key()]);
 
         return [$over, new ItemPlan($kept, \INF)];
     }
@@ -228,14 +233,16 @@ final readonly class ItemPlanner
         );
         $solution = OnceSuccessions::solve($problem);
 
-        return new ItemPlan(array_map(static fn (array $s): array => ['candidate' => $candidates[$s['candidate']], 'steps' => $s['steps'], 'end' => $s['end']], $solution->plantings), $solution->cost, $solution->short);
+        return new ItemPlan(array_map(static fn (array $s): array => ['candidate' => $candidates[$s['candidate']],
+            'steps' => $s['steps'], 'end' => $s['end']], $solution->plantings), $solution->cost, $solution->short);
     }
 
     /**
      * @param list<Need>      $needs
      * @param list<Candidate> $candidates
      */
-    private function cover(Item $item, array $needs, array $candidates, RentSums $rents, int $effort, ?ItemPlan $before, ?Rooms $rooms): ItemPlan
+    private function cover(Item $item, array $needs, array $candidates, RentSums $rents, int $effort, ?ItemPlan $before,
+        ?Rooms $rooms): ItemPlan
     {
         $steps = null === $before ? [] : $before->steps();
         $start = [];
@@ -263,7 +270,9 @@ final readonly class ItemPlanner
         );
         $solution = CoverSuccessions::solve($problem);
 
-        return new ItemPlan(array_map(static fn (array $s): array => ['candidate' => $candidates[$s['candidate']], 'steps' => $s['steps'], 'end' => $candidates[$s['candidate']]->lastField], $solution->plantings), $solution->cost, $solution->short);
+        return new ItemPlan(array_map(static fn (array $s): array => ['candidate' => $candidates[$s['candidate']],
+            'steps' => $s['steps'], 'end' => $candidates[$s['candidate']]->lastField], $solution->plantings), $solution->cost,
+            $solution->short);
     }
 
     /**

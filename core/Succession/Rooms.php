@@ -53,7 +53,8 @@ final class Rooms
             }
         }
 
-        return new self($first, array_map(static fn (array $line): array => array_map(static fn (float $m): float => max(0.0, $m), $line), $left), $grid);
+        return new self($first, array_map(static fn (array $line): array => array_map(static fn (float $m): float => max(0.0, $m),
+            $line), $left), $grid);
     }
 
     public function days(): int
@@ -131,7 +132,8 @@ final class Rooms
     /** @param list<Candidate> $candidates */
     public function for(array $candidates): Room
     {
-        return new Room($this->first, $this->left, array_map(static fn (Candidate $c): string => $c->place->value, $candidates), array_map(static fn (Candidate $c): int => $c->bedStart, $candidates), array_map(static fn (Candidate $c): int => $c->lastField, $candidates));
+        return new Room($this->first, $this->left, array_map(static fn (Candidate $c): string => $c->place->value, $candidates),
+            array_map(static fn (Candidate $c): int => $c->bedStart, $candidates), array_map(static fn (Candidate $c): int => $c->lastField, $candidates));
     }
 
     private function put(ItemPlan $plan, float $sign): void

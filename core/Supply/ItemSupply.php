@@ -22,7 +22,8 @@ final class ItemSupply
         $this->needs = Needs::of($garden, $book);
         foreach ($garden->plantings as $planting) {
             if ($book->has($planting->item)) {
-                $this->lots[$planting->item] = [...$this->lots[$planting->item] ?? [], ...Lot::of($planting, $book->grown($planting->item, $planting->variety))];
+                $this->lots[$planting->item] = [...$this->lots[$planting->item] ?? [],
+                    ...Lot::of($planting, $book->grown($planting->item, $planting->variety))];
             }
         }
     }
@@ -38,7 +39,8 @@ final class ItemSupply
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $old));
         $lots = array_values(array_filter($this->lots[$item] ?? [], static fn (Lot $lot): bool => !isset($gone[$lot->planting])));
         foreach ($new as $planting) {
-            $lots = $planting->item === $item ? [...$lots, ...Lot::of($planting, $this->book->grown($planting->item, $planting->variety))] : $lots;
+            $lots = $planting->item === $item ? [...$lots, ...Lot::of($planting, $this->book->grown($planting->item,
+                $planting->variety))] : $lots;
         }
         $served = 0;
         foreach (Allocation::of($this->needs->for($item), $lots)->served as $j => $units) {

@@ -93,7 +93,8 @@ final readonly class Lot
         if (Pattern::Perennial !== $crop->pattern || null === $window) {
             return [$planting->ready->number];
         }
-        $from = abs($planting->ready->number - $window->from->in($planting->ready->year())->number) > self::QUARTER ? $window->mirrored()->from : $window->from;
+        $from = abs($planting->ready->number - $window->from->in($planting->ready->year())->number) > self::QUARTER
+            ? $window->mirrored()->from : $window->from;
         $firsts = [];
         for ($year = $planting->ready->year(); $year <= $planting->clear->year(); ++$year) {
             $first = $from->in($year)->number;

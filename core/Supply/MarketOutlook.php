@@ -35,14 +35,17 @@ final readonly class MarketOutlook
         foreach ($garden->plantings as $planting) {
             $crop = $book->grown($planting->item, $planting->variety);
             foreach (Lot::of($planting, $crop) as $lot) {
-                for ($day = max($lot->from, $garden->today->number); $lot->units >= 1.0 && $day <= $lot->to + $crop->produce->keepingDays; ++$day) {
+                for ($day = max($lot->from, $garden->today->number); $lot->units >= 1.0
+                    && $day <= $lot->to + $crop->produce->keepingDays; ++$day) {
                     if (isset($days[$day]) && $day <= $lot->to + self::reach($garden, $days[$day]['day'], $crop->produce)) {
                         $days[$day]['amounts'][$planting->item] = ($days[$day]['amounts'][$planting->item] ?? 0) + (int) $lot->units;
                     }
                 }
             }
         }
-        $days = array_values(array_map(static fn (array $d): array => ['day' => $d['day'], 'outlets' => array_map(static fn (Outlet $o): string => $o->name, self::outlets($garden, $d['day'])), 'amounts' => $d['amounts']], $days));
+        $days = array_values(array_map(static fn (array $d): array => ['day' => $d['day'],
+            'outlets' => array_map(static fn (Outlet $o): string => $o->name, self::outlets($garden, $d['day'])),
+            'amounts' => $d['amounts']], $days));
 
         return new self($days, [] === $garden->outlets);
     }
@@ -89,7 +92,8 @@ final readonly class MarketOutlook
                 continue;
             }
             $last = \count($runs) - 1;
-            $runs = $open && $last >= 0 ? [...\array_slice($runs, 0, $last), ['from' => $runs[$last]['from'], 'to' => $day, 'count' => $runs[$last]['count'] + 1]] : [...$runs, ['from' => $day, 'to' => $day, 'count' => 1]];
+            $runs = $open && $last >= 0 ? [...\array_slice($runs, 0, $last), ['from' => $runs[$last]['from'], 'to' => $day,
+                'count' => $runs[$last]['count'] + 1]] : [...$runs, ['from' => $day, 'to' => $day, 'count' => 1]];
             $open = true;
         }
 

@@ -7,7 +7,8 @@ namespace JollyFurrow\Time;
 /** A day of any year, "05-12" in files; 29 February is not one. */
 final readonly class MonthDay
 {
-    private const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
+    private const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october',
+        'november', 'december'];
 
     private function __construct(public int $month, public int $day)
     {

@@ -64,11 +64,13 @@ final readonly class Candidate
      * @param int|null      $last    day number they are cleared; null: as long as it stands fit
      * @param list<Message> $remarks
      */
-    public function planting(string $key, array $pieces, ?string $recipe = null, ?int $start = null, ?int $last = null, array $remarks = [], bool $locked = false): Planting
+    public function planting(string $key, array $pieces, ?string $recipe = null, ?int $start = null, ?int $last = null,
+        array $remarks = [], bool $locked = false): Planting
     {
         return new Planting(
             $key, $this->item, $this->method, $this->place, $recipe ?? $this->recipe,
-            Day::of($this->sow), Day::of($this->ground), Day::of($start ?? $this->bedStart), Day::of($this->ready), Day::of($last ?? $this->lastField),
+            Day::of($this->sow), Day::of($this->ground), Day::of($start ?? $this->bedStart), Day::of($this->ready),
+            Day::of($last ?? $this->lastField),
             $this->perMetre, $pieces, Standing::Planned, $locked, $remarks, variety: $this->variety,
         );
     }

@@ -67,7 +67,8 @@ final readonly class Candidates
         }
         $candidate = $this->inTheGround($crop, $sow, $ground, $place, $method);
 
-        return $candidate->lastField < $candidate->ready || $this->standsOverWinter($crop, $ground, $candidate->ready, $place) ? null : $candidate;
+        return $candidate->lastField < $candidate->ready || $this->standsOverWinter($crop, $ground, $candidate->ready, $place) ? null
+            : $candidate;
     }
 
     /** When plants sown on a day can go out: by the nursery's own warmth and light, else by catalogue days. */
@@ -94,11 +95,13 @@ final readonly class Candidates
      * What becomes of a crop that went into the ground on that day, be it in its season or not. Its last field day
      * lies before the first harvest when frost ends it before.
      */
-    public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method, ?CoverCalendar $covers = null): Candidate
+    public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method,
+        ?CoverCalendar $covers = null): Candidate
     {
         $recipe = $this->recipeFor($crop);
         $covers ??= CoverCalendar::always(Cover::usualOf($place));
-        $ripe = Pattern::Perennial === $crop->pattern ? null : $this->garden->timing()?->of($crop, $covers)->fromGround($sow->number, $ground->number, $method);
+        $ripe = Pattern::Perennial === $crop->pattern ? null : $this->garden->timing()?->of($crop, $covers)->fromGround($sow->number,
+            $ground->number, $method);
         $ready = $ripe->ready ?? $this->ready($crop, $ground, $method);
         $curve = $crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm);
         $last = match (true) {
@@ -118,7 +121,9 @@ final readonly class Candidates
 
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
             $ground->number - $this->leads->days($this->recipes->get($recipe), $ground), $ready, $last, $perMetre,
-            $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key, Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->millimetres, $crop->stand->cellsPerTray, $crop->stand->trayLoss));
+            $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key,
+            Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->millimetres,
+                $crop->stand->cellsPerTray, $crop->stand->trayLoss));
     }
 
     /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */

@@ -66,7 +66,8 @@ final readonly class PlantingCost
         $settings = Source::garden(From::Settings);
         $plan = Source::garden(From::ThePlan);
 
-        return Working::of(Sum::PlantingPrice, $this->setUp() + $metres * ($work + $days * $rent / 7), Unit::Cent, 'setUp + metres * (work + days * rent / 7)', [
+        return Working::of(Sum::PlantingPrice, $this->setUp() + $metres * ($work + $days * $rent / 7), Unit::Cent,
+            'setUp + metres * (work + days * rent / 7)', [
             Input::of('setUp', $this->setUp(), Unit::Cent, $settings),
             Input::of('metres', $metres, Unit::Metre, $plan),
             Input::of('work', $work, Unit::CentPerMetre, Source::practice()),

@@ -81,7 +81,8 @@ final readonly class Wishes
         $more = ReserveWay::Longer === $this->rules->reserveWay ? 1 + $this->rules->reserve : 1.0;
         $reach = Keeping::GrowOn === ($this->rules->keeping[$item] ?? null) ? self::FRESH_DAYS : \PHP_INT_MAX;
 
-        return array_map(static fn (Need $n): Need => new Need($n->day, min($n->reach, $reach), (int) ceil($n->units * $more - 1e-9), $n->byOutlet), $needs);
+        return array_map(static fn (Need $n): Need => new Need($n->day, min($n->reach, $reach), (int) ceil($n->units * $more - 1e-9),
+            $n->byOutlet), $needs);
     }
 
     /**
@@ -129,6 +130,7 @@ final readonly class Wishes
     /** Millimetres of bed that the plants of one full tray fill; null: lengths go by the bed. */
     public static function tray(PlanRules $rules, Method $method, float $rows, float $inRowMillimetres, int $cells, float $loss): ?int
     {
-        return $rules->fullTrays && Method::Transplanted === $method ? max(100, (int) (floor($cells * (1 - $loss) / $rows) * $inRowMillimetres)) : null;
+        return $rules->fullTrays && Method::Transplanted === $method
+            ? max(100, (int) (floor($cells * (1 - $loss) / $rows) * $inRowMillimetres)) : null;
     }
 }

@@ -14,7 +14,8 @@ final readonly class Alternative
      * @param float        $more  cents it would cost more, broken promises included; less than nought: it would cost less
      * @param int          $units promised units it would leave short that are served now; less than nought: it would serve more
      */
-    public function __construct(public Choice $question, public Message $chosen, public ?Message $other, public float $more, public int $units)
+    public function __construct(public Choice $question, public Message $chosen, public ?Message $other, public float $more,
+        public int $units)
     {
     }
 }

@@ -53,7 +53,8 @@ final class Contradictions
         $words = [];
         foreach (PlaceType::cases() as $place) {
             $beds = array_filter($garden->beds, static fn (Bed $bed): bool => $bed->place === $place);
-            $free = array_filter($beds, static fn (Bed $bed): bool => !\in_array($bed->name, $rules->reserveBeds, true) && null === self::restsAll($garden, $bed, $year));
+            $free = array_filter($beds, static fn (Bed $bed): bool => !\in_array($bed->name, $rules->reserveBeds, true)
+                && null === self::restsAll($garden, $bed, $year));
             if ([] !== $beds && [] === $free) {
                 $words[] = Message::of(Contradiction::NoBedOfItsKind, place: $place);
             }
@@ -81,7 +82,8 @@ final class Contradictions
         foreach (Needs::of($garden, $book)->items() as $item) {
             $crop = $book->get($item);
             $beds = array_filter($garden->beds, static fn (Bed $bed): bool => \in_array($bed->place, $crop->places(), true));
-            $off = array_filter($beds, static fn (Bed $bed): bool => null !== $rules->keepsOff($crop, $bed) || null !== $bed->quarantineOf($crop->family, $garden->today));
+            $off = array_filter($beds, static fn (Bed $bed): bool => null !== $rules->keepsOff($crop, $bed)
+                || null !== $bed->quarantineOf($crop->family, $garden->today));
             if ([] !== $beds && \count($off) === \count($beds)) {
                 $words[] = Message::of(Contradiction::KeptOffEverywhere, crop: $crop->name);
             }

@@ -19,7 +19,8 @@ final readonly class MendWay
      * @param float          $cost  cents the new plantings cost more than the old ones, beds included
      * @param Planting|null  $cover it is this planting that is to be covered; the cover's page does it
      */
-    public function __construct(public string $key, public Message $kind, public array $old, public array $new, public int $units, public float $worth, public float $cost, public ?Planting $cover = null)
+    public function __construct(public string $key, public Message $kind, public array $old, public array $new, public int $units,
+        public float $worth, public float $cost, public ?Planting $cover = null)
     {
     }
 

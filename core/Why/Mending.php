@@ -121,7 +121,8 @@ final class Mending
             $last = $planting->pieces[\count($planting->pieces) - 1];
             $bed = $this->garden->bedsByName()[$last->bed] ?? null;
             $ground = Ground::under($this->garden, $this->book, $this->garden->plantings->on($last->bed)->without($planting->key));
-            if (null === $bed || !$ground->mayStand($bed, Stay::ofPlanting($this->book->grown($planting->item, $planting->variety), $planting))) {
+            if (null === $bed || !$ground->mayStand($bed, Stay::ofPlanting($this->book->grown($planting->item, $planting->variety),
+                $planting))) {
                 continue;
             }
             foreach ($ground->free($bed, $planting->bedStart->number, $planting->clear->number) as [$from, $to]) {
@@ -144,10 +145,13 @@ final class Mending
             if (PlaceType::Field !== $planting->place) {
                 continue;
             }
-            $under = $this->garden->covered([...$this->garden->protections, Protection::overPlanting($planting->key, Cover::LowTunnel, Purpose::Growth, Period::fromFirstToLast($planting->ground, $planting->ready))]);
+            $under = $this->garden->covered([...$this->garden->protections, Protection::overPlanting($planting->key, Cover::LowTunnel,
+                Purpose::Growth, Period::fromFirstToLast($planting->ground, $planting->ready))]);
             $moved = (new ByHand($this->book, $this->recipes))->redate($under, $planting);
-            $way = $moved->ready->isBefore($planting->ready) ? $this->way(Message::of(MendKind::Cover), [$planting], [$moved], $item) : null;
-            $ways[] = null === $way ? null : new MendWay($way->key, $way->kind, $way->old, $way->new, $way->units, $way->worth, $way->cost, $planting);
+            $way = $moved->ready->isBefore($planting->ready) ? $this->way(Message::of(MendKind::Cover), [$planting], [$moved], $item)
+                : null;
+            $ways[] = null === $way ? null : new MendWay($way->key, $way->kind, $way->old, $way->new, $way->units, $way->worth,
+                $way->cost, $planting);
         }
 
         return array_values(array_filter($ways));
@@ -156,7 +160,8 @@ final class Mending
     /** @return list<MendWay> another crop's planned planting given up, and this one sown in its place */
     private function instead(string $item): array
     {
-        $others = $this->garden->plantings->where(fn (Planting $p): bool => $p->item !== $item && Standing::Planned === $p->standing && !$p->locked && !$p->firstWork()->isBefore($this->garden->today) && $this->book->has($p->item))->all();
+        $others = $this->garden->plantings->where(fn (Planting $p): bool => $p->item !== $item && Standing::Planned === $p->standing
+            && !$p->locked && !$p->firstWork()->isBefore($this->garden->today) && $this->book->has($p->item))->all();
         usort($others, fn (Planting $a, Planting $b): int => [$this->earns($a), $a->key] <=> [$this->earns($b), $b->key]);
         $ways = [];
         foreach (\array_slice($others, 0, self::GIVEN_UP) as $other) {
@@ -164,11 +169,14 @@ final class Mending
             $best = null;
             foreach ($this->ways($item) as $candidate) {
                 $end = [] === $candidate->curve ? min($candidate->lastField, $candidate->ready + 14) : $candidate->lastField;
-                if ($candidate->place !== $other->place || $candidate->bedStart > $other->clear->number || $end < $other->bedStart->number) {
+                if ($candidate->place !== $other->place || $candidate->bedStart > $other->clear->number
+                    || $end < $other->bedStart->number) {
                     continue;
                 }
                 $offer = $beds->offer($candidate, min($other->length()->millimetres, 4 * $this->grid->step($candidate)), $end);
-                $way = [] === $offer->pieces ? null : $this->way(Message::of(MendKind::InsteadOf, crop: lcfirst($this->book->grown($other->item, $other->variety)->name)), [$other], [$this->planting($candidate, $offer, $end)], $item);
+                $way = [] === $offer->pieces ? null : $this->way(Message::of(MendKind::InsteadOf,
+                    crop: lcfirst($this->book->grown($other->item, $other->variety)->name)), [$other], [$this->planting($candidate,
+                        $offer, $end)], $item);
                 $best = null !== $way && (null === $best || self::bestFirst($way, $best) < 0) ? $way : $best;
             }
             if (null !== $best && $best->worth > 0.0) {
@@ -196,13 +204,15 @@ final class Mending
             }
         }
 
-        return CandidateChoice::serving(array_values(array_filter($ways, fn (?Candidate $c): bool => null !== $c && $c->bedStart >= $this->garden->today->number)), $short);
+        return CandidateChoice::serving(array_values(array_filter($ways, fn (?Candidate $c): bool => null !== $c
+            && $c->bedStart >= $this->garden->today->number)), $short);
     }
 
     /** @return list<Planting> of the item, not yet begun */
     private function planned(string $item): array
     {
-        return $this->garden->plantings->where(fn (Planting $p): bool => $p->item === $item && Standing::Planned === $p->standing && !$p->isOver($this->garden->today) && [] !== $p->pieces)->all();
+        return $this->garden->plantings->where(fn (Planting $p): bool => $p->item === $item && Standing::Planned === $p->standing
+            && !$p->isOver($this->garden->today) && [] !== $p->pieces)->all();
     }
 
     /** Cents a metre and week. */
@@ -246,9 +256,11 @@ final class Mending
         }
         $worth = $units * ($this->values[$item] ?? 0.0);
         foreach (array_unique(array_map(static fn (Planting $p): string => $p->item, $old)) as $other) {
-            $worth += $other === $item ? 0.0 : ($this->served($other, $old, []) - $this->served($other, [], [])) * ($this->values[$other] ?? 0.0);
+            $worth += $other === $item ? 0.0 : ($this->served($other, $old, []) - $this->served($other, [],
+                [])) * ($this->values[$other] ?? 0.0);
         }
-        $key = implode('+', array_map(static fn (Planting $p): string => $p->variety.'@'.$p->sow->iso().'/'.$p->place->value.'/'.$p->method->value.'/'.$p->length()->millimetres, $new)).([] === $old ? '' : '-'.$old[0]->key);
+        $key = implode('+', array_map(static fn (Planting $p): string => $p->variety.'@'.$p->sow->iso().'/'.$p->place->value.'/'.$p->method->value.'/'.$p->length()->millimetres, $new)).([] === $old
+            ? '' : '-'.$old[0]->key);
 
         return new MendWay($kind->code->value.'|'.$key, $kind, $old, $new, $units, $worth, $this->price($new) - $this->price($old));
     }

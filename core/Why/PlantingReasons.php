@@ -65,13 +65,16 @@ final readonly class PlantingReasons
         $others = [];
         for ($by = -self::DAYS; $by <= self::DAYS; ++$by) {
             $sow = $this->planting->sow->plus($by);
-            if (0 !== $by && !$sow->isBefore($this->garden->today) && \in_array($sow->weekday(), $this->garden->settings->sowingDays, true)) {
-                $candidate = $this->candidates->sownOn($this->book->grown($this->planting->item, $this->planting->variety), $sow, $this->planting->place, $this->planting->method);
+            if (0 !== $by && !$sow->isBefore($this->garden->today) && \in_array($sow->weekday(), $this->garden->settings->sowingDays,
+                true)) {
+                $candidate = $this->candidates->sownOn($this->book->grown($this->planting->item, $this->planting->variety), $sow,
+                    $this->planting->place, $this->planting->method);
                 $others[] = null === $candidate ? null : [Message::of(Chosen::Sown, sow: $sow), $this->as($candidate)];
             }
         }
 
-        return $this->runnerUp(Choice::Day, Message::of(Chosen::SownReady, sow: $this->planting->sow, ready: $this->planting->ready), array_values(array_filter($others)));
+        return $this->runnerUp(Choice::Day, Message::of(Chosen::SownReady, sow: $this->planting->sow, ready: $this->planting->ready),
+            array_values(array_filter($others)));
     }
 
     private function way(): Alternative
@@ -82,14 +85,18 @@ final readonly class PlantingReasons
                 if ($crop->key === $this->planting->variety && $method === $this->planting->method) {
                     continue;
                 }
-                $sow = Method::Transplanted === $method && Method::Sown === $this->planting->method ? $this->planting->sow->plus(-$crop->timing->nurseryDays) : $this->planting->sow;
-                $candidate = $sow->isBefore($this->garden->today) ? null : $this->candidates->sownOn($crop, $sow, $this->planting->place, $method);
-                $others[] = null === $candidate ? null : [Message::of(Chosen::Variety, variety: $crop->variety, method: $method), $this->as($candidate)];
+                $sow = Method::Transplanted === $method && Method::Sown === $this->planting->method
+                    ? $this->planting->sow->plus(-$crop->timing->nurseryDays) : $this->planting->sow;
+                $candidate = $sow->isBefore($this->garden->today) ? null : $this->candidates->sownOn($crop, $sow,
+                    $this->planting->place, $method);
+                $others[] = null === $candidate ? null : [Message::of(Chosen::Variety, variety: $crop->variety, method: $method),
+                    $this->as($candidate)];
             }
         }
         $crop = $this->book->grown($this->planting->item, $this->planting->variety);
 
-        return $this->runnerUp(Choice::VarietyAndMethod, Message::of(Chosen::Variety, variety: $crop->variety, method: $this->planting->method), array_values(array_filter($others)));
+        return $this->runnerUp(Choice::VarietyAndMethod, Message::of(Chosen::Variety, variety: $crop->variety,
+            method: $this->planting->method), array_values(array_filter($others)));
     }
 
     private function length(): Alternative
@@ -97,7 +104,8 @@ final readonly class PlantingReasons
         $hand = new ByHand($this->book, $this->recipes);
         $step = $this->grid->quarter($this->planting->place);
         $long = $this->planting->length()->millimetres;
-        $is = static fn (Chosen $code, int $millimetres): Message => Message::of($code, length: Quantity::long(Length::fromMillimetres($millimetres)));
+        $is = static fn (Chosen $code, int $millimetres): Message => Message::of($code,
+            length: Quantity::long(Length::fromMillimetres($millimetres)));
         $others = [[$is(Chosen::StepLonger, $long + $step), $hand->asLongAs($this->planting, $long + $step)]];
         if ($long > $step) {
             $others[] = [$is(Chosen::StepShorter, $long - $step), $hand->asLongAs($this->planting, $long - $step)];
@@ -111,10 +119,12 @@ final readonly class PlantingReasons
         $beds = BedChoice::under($this->garden, $this->book, $this->recipes, $this->garden->plantings->without($this->planting->key));
         $candidate = $this->candidate();
         $here = $beds->weighed($candidate, $this->planting->pieces, $this->planting->clear->number);
-        $other = $beds->offer($candidate, $this->planting->length()->millimetres, $this->planting->clear->number, array_map(static fn ($piece): string => $piece->bed, $this->planting->pieces));
+        $other = $beds->offer($candidate, $this->planting->length()->millimetres, $this->planting->clear->number,
+            array_map(static fn ($piece): string => $piece->bed, $this->planting->pieces));
         $isThere = [] !== $other->pieces && $other->millimetres() === $this->planting->length()->millimetres;
 
-        return new Alternative(Choice::Bed, self::beds($this->planting->pieces, $here), $isThere ? self::beds($other->pieces, $other) : null, $isThere ? $other->weight - $here->weight : 0.0, 0);
+        return new Alternative(Choice::Bed, self::beds($this->planting->pieces, $here), $isThere ? self::beds($other->pieces, $other)
+            : null, $isThere ? $other->weight - $here->weight : 0.0, 0);
     }
 
     /** @param list<Stretch> $pieces */
@@ -122,7 +132,8 @@ final readonly class PlantingReasons
     {
         $rules = array_map(Weighed::from(...), array_keys($offer->bent));
 
-        return [] === $rules ? Message::of(Chosen::BedFits, beds: self::names($pieces)) : Message::of(Chosen::BedBends, beds: self::names($pieces), rules: $rules);
+        return [] === $rules ? Message::of(Chosen::BedFits, beds: self::names($pieces)) : Message::of(Chosen::BedBends,
+            beds: self::names($pieces), rules: $rules);
     }
 
     /** @param list<Stretch> $pieces */
@@ -161,6 +172,7 @@ final readonly class PlantingReasons
     {
         $p = $this->planting;
 
-        return new Candidate($p->item, $p->method, $p->place, $p->recipe, $p->sow->number, $p->ground->number, $p->bedStart->number, $p->ready->number, $p->clear->number, $p->perMetre, 0.0, 0.0, [], $p->variety);
+        return new Candidate($p->item, $p->method, $p->place, $p->recipe, $p->sow->number, $p->ground->number, $p->bedStart->number,
+            $p->ready->number, $p->clear->number, $p->perMetre, 0.0, 0.0, [], $p->variety);
     }
 }

@@ -39,12 +39,14 @@ final readonly class TightWeeks
             $all = $garden->metresOf($place);
             $from = null;
             $least = \INF;
-            foreach ($all > 0.0 ? FreeMetres::byWeek($garden, $place, $monday, self::WEEKS) + [$monday + 7 * self::WEEKS => $all] : [] as $week => $free) {
+            foreach ($all > 0.0 ? FreeMetres::byWeek($garden, $place, $monday, self::WEEKS) + [$monday + 7 * self::WEEKS => $all]
+                : [] as $week => $free) {
                 if ($free < self::TIGHT * $all) {
                     $from ??= $week;
                     $least = min($least, $free);
                 } elseif (null !== $from) {
-                    $tight[] = new self($place, Day::of($from), Day::of($week - 1), $least, self::givenUp($garden, $book, $short, $place, $from, $week - 1));
+                    $tight[] = new self($place, Day::of($from), Day::of($week - 1), $least, self::givenUp($garden, $book, $short,
+                        $place, $from, $week - 1));
                     [$from, $least] = [null, \INF];
                 }
             }
@@ -63,7 +65,8 @@ final readonly class TightWeeks
         $values = Values::of($garden);
         $standing = [];
         foreach ($garden->plantings as $planting) {
-            if ($planting->place === $place && $planting->bedStart->number <= $until && $from <= $planting->clear->number && $book->has($planting->item)) {
+            if ($planting->place === $place && $planting->bedStart->number <= $until && $from <= $planting->clear->number
+                && $book->has($planting->item)) {
                 $standing[] = ($values[$planting->item] ?? 0.0) * $planting->perMetre * 7 / max(7, $planting->occupancy()->days());
             }
         }
@@ -71,11 +74,14 @@ final readonly class TightWeeks
         $given = [];
         foreach ($short as $one) {
             $candidate = $one->mend?->candidate;
-            if (ShortageReason::NoBed !== $one->reason || null === $candidate || $candidate->place !== $place || $candidate->bedStart > $until || $from > $candidate->ready) {
+            if (ShortageReason::NoBed !== $one->reason || null === $candidate || $candidate->place !== $place
+                || $candidate->bedStart > $until || $from > $candidate->ready) {
                 continue;
             }
             $item = $one->shortage->item;
-            $given[$item] ??= ['item' => $item, 'worth' => 0.0, 'earns' => ($values[$item] ?? 0.0) * $candidate->perMetre * 7 / max(7, max($candidate->ready, $candidate->lastField) - $candidate->bedStart + 1), 'standing' => $standing[intdiv(\count($standing), 2)] ?? 0.0];
+            $given[$item] ??= ['item' => $item, 'worth' => 0.0, 'earns' => ($values[$item] ?? 0.0) * $candidate->perMetre * 7 / max(7,
+                max($candidate->ready, $candidate->lastField) - $candidate->bedStart + 1),
+                'standing' => $standing[intdiv(\count($standing), 2)] ?? 0.0];
             $given[$item]['worth'] += $one->shortage->units * ($values[$item] ?? 0.0);
         }
         usort($given, static fn (array $a, array $b): int => [$b['worth'], $a['item']] <=> [$a['worth'], $b['item']]);

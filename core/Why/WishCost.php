@@ -63,7 +63,10 @@ final readonly class WishCost
         $ruled = static fn (PlanRules $rules): Garden => $garden->set($s->ruledBy($rules));
         $freed = [];
         if (\count($s->sowingDays) < 7) {
-            $freed['sowing on '.implode(', ', array_map(static fn (Weekday $d): string => $d->name, $s->sowingDays)).' only'] = $garden->set(new Settings($s->units, $s->currency, Weekday::cases(), $s->recipe, $s->rent, $s->shortageFactor, $s->keepingShare, $s->wage, $s->rotation, $s->compostDepth, $s->nitrogenRate, $s->fertiliserNitrogen, $s->kit, $r));
+            $freed['sowing on '.implode(', ', array_map(static fn (Weekday $d): string => $d->name,
+                $s->sowingDays)).' only'] = $garden->set(new Settings($s->units, $s->currency, Weekday::cases(), $s->recipe, $s->rent,
+                    $s->shortageFactor, $s->keepingShare, $s->wage, $s->rotation, $s->compostDepth, $s->nitrogenRate,
+                    $s->fertiliserNitrogen, $s->kit, $r));
         }
         if (Lengths::Metres !== $r->lengths) {
             $freed['lengths in '.$r->lengths->words()] = $ruled($r->wishing(lengths: Lengths::Metres));
@@ -107,7 +110,8 @@ final readonly class WishCost
         foreach ($needs->items() as $item) {
             $ways = $wishes->ways($item, $garden->today, $last);
             $open = array_values(array_filter($needs->for($item), static fn ($need): bool => $need->day >= $garden->today->number));
-            $plan = $items->plan(new Wanted(Item::of($garden, $book->get($item), $values), $wishes->needs($item, $open), $ways), $sums, self::EFFORT);
+            $plan = $items->plan(new Wanted(Item::of($garden, $book->get($item), $values), $wishes->needs($item, $open), $ways), $sums,
+                self::EFFORT);
             $cents += $plan->cost;
             foreach ($plan->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
                 $days += $steps * $grid->step($c) / 1000 * ($end - $c->bedStart + 1);

@@ -30,7 +30,10 @@ final readonly class CareCalendar
     /** Hours per 100 m of bed to open, weed and close again (common practice, no source). */
     private const UNDER_COVER_HOURS = 2.5;
 
-    /** Weeds come again after so much rain, mm, fallen within so many days of a pass; they stand in thread stage so many days later (common practice, no source). */
+    /**
+     * Weeds come again after so much rain, mm, fallen within so many days of a pass; they stand in thread stage so many
+     * days later (common practice, no source).
+     */
     private const FLUSH_MM = 10.0;
     private const FLUSH_DAYS = 7;
     private const THREAD_DAYS = 5;
@@ -44,8 +47,10 @@ final readonly class CareCalendar
     public function between(Day $from, Day $until): array
     {
         $steps = array_merge([], ...array_map($this->of(...), $this->garden->plantings->where(fn (Planting $p): bool => !$p->isOver($this->garden->today))->all()));
-        $steps = array_values(array_filter($steps, static fn (CareStep $s): bool => !$s->day->isBefore($from) && !$until->isBefore($s->day)));
-        usort($steps, static fn (CareStep $a, CareStep $b): int => [$a->day->number, $a->planting->pieces[0]->bed, $a->name] <=> [$b->day->number, $b->planting->pieces[0]->bed, $b->name]);
+        $steps = array_values(array_filter($steps, static fn (CareStep $s): bool => !$s->day->isBefore($from)
+            && !$until->isBefore($s->day)));
+        usort($steps, static fn (CareStep $a, CareStep $b): int => [$a->day->number, $a->planting->pieces[0]->bed,
+            $a->name] <=> [$b->day->number, $b->planting->pieces[0]->bed, $b->name]);
 
         return $steps;
     }
@@ -57,7 +62,8 @@ final readonly class CareCalendar
         $steps = [];
         foreach ($this->rules as $rule) {
             foreach ($rule->isFor($crop, $planting->method) ? $this->days($rule, $crop, $planting) : [] as $day) {
-                $steps[] = new CareStep($planting, $rule->name, $day, $rule->hoursPer100Metres * $planting->length()->metres() / 100, $rule->tool);
+                $steps[] = new CareStep($planting, $rule->name, $day, $rule->hoursPer100Metres * $planting->length()->metres() / 100,
+                    $rule->tool);
             }
         }
         $steps = $this->withoutPassesUnderCover($planting, $crop, $steps);
@@ -65,9 +71,11 @@ final readonly class CareCalendar
             $steps[] = $again;
         }
         foreach ($this->garden->protections as $protection) {
-            $care = $protection->isOver($planting->key, array_map(static fn ($piece): string => $piece->bed, $planting->pieces)) ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
+            $care = $protection->isOver($planting->key, array_map(static fn ($piece): string => $piece->bed, $planting->pieces))
+                ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
             foreach ($care->weedings ?? [] as $day) {
-                $steps[] = new CareStep($planting, 'Open the cover and weed', $day, self::UNDER_COVER_HOURS * $planting->length()->metres() / 100, 'hands');
+                $steps[] = new CareStep($planting, 'Open the cover and weed', $day,
+                    self::UNDER_COVER_HOURS * $planting->length()->metres() / 100, 'hands');
             }
             if (null !== $care?->flowering) {
                 $steps[] = new CareStep($planting, 'Take the cover off for the bees', $care->flowering, 0.0, 'hands');
@@ -105,7 +113,8 @@ final readonly class CareCalendar
         $beds = array_map(static fn ($piece): string => $piece->bed, $planting->pieces);
         foreach ($this->garden->protections as $protection) {
             $care = $protection->isOver($planting->key, $beds) ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
-            $days = null === $care || [] === $care->weedings ? null : Period::fromFirstToLast($care->weedings[0]->plus(-self::THREAD_DAYS), $care->flowering ?? $protection->days->last());
+            $days = null === $care || [] === $care->weedings ? null
+                : Period::fromFirstToLast($care->weedings[0]->plus(-self::THREAD_DAYS), $care->flowering ?? $protection->days->last());
             $steps = null === $days ? $steps : array_values(array_filter($steps, static fn (CareStep $s): bool => !str_starts_with($s->name, self::WEED_PASS) || !$days->contains($s->day)));
         }
 
@@ -122,7 +131,8 @@ final readonly class CareCalendar
     private function afterRain(Planting $planting, array $steps): array
     {
         $passes = array_values(array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, self::WEED_PASS)));
-        $done = array_values(array_filter($passes, fn (CareStep $s): bool => $s->day->isBefore($this->garden->today) && $this->garden->today->since($s->day) <= self::FLUSH_DAYS));
+        $done = array_values(array_filter($passes, fn (CareStep $s): bool => $s->day->isBefore($this->garden->today)
+            && $this->garden->today->since($s->day) <= self::FLUSH_DAYS));
         $last = end($done);
         if (false === $last) {
             return [];
@@ -132,9 +142,11 @@ final readonly class CareCalendar
             $fell += $this->garden->climate->measured->rain[$day] ?? 0.0;
         }
         $again = $this->garden->today->plus(self::THREAD_DAYS);
-        $isDue = [] !== array_filter($passes, fn (CareStep $s): bool => !$s->day->isBefore($this->garden->today) && !$again->isBefore($s->day));
+        $isDue = [] !== array_filter($passes, fn (CareStep $s): bool => !$s->day->isBefore($this->garden->today)
+            && !$again->isBefore($s->day));
 
-        return $fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again) ? [] : [new CareStep($planting, self::WEED_PASS.' again, after rain', $again, $last->hours, $last->tool)];
+        return $fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again) ? []
+            : [new CareStep($planting, self::WEED_PASS.' again, after rain', $again, $last->hours, $last->tool)];
     }
 
     /** @return list<Day> never before it stands, never after the bed is cleared */
@@ -152,7 +164,8 @@ final readonly class CareCalendar
         }
         $on = null !== $rule->on && $this->garden->place->latitude < 0 ? $rule->on->halfAYearLater() : $rule->on;
         if (null !== $on) {
-            return self::within($planting, array_map(static fn (int $year): Day => $on->in($year), range($planting->ground->year(), min($planting->clear->year(), $planting->ground->year() + self::MOST_TIMES))));
+            return self::within($planting, array_map(static fn (int $year): Day => $on->in($year), range($planting->ground->year(),
+                min($planting->clear->year(), $planting->ground->year() + self::MOST_TIMES))));
         }
         $first = null === $rule->after ? $this->shareDay($rule->share, $up, $planting, $ripening) : match ($rule->from) {
             CarePoint::Ground => $planting->ground->plus($rule->after),
@@ -175,7 +188,8 @@ final readonly class CareCalendar
      */
     private static function within(Planting $planting, array $days): array
     {
-        return array_values(array_filter($days, static fn (Day $day): bool => !$day->isBefore($planting->ground) && !$planting->clear->isBefore($day)));
+        return array_values(array_filter($days, static fn (Day $day): bool => !$day->isBefore($planting->ground)
+            && !$planting->clear->isBefore($day)));
     }
 
     /** Day a sowing is up; what is planted out is up when it is planted. */
@@ -191,7 +205,8 @@ final readonly class CareCalendar
         }
         $up = $ripening?->emerges($planting->ground->number);
 
-        return null !== $up ? Day::of($up) : $planting->ground->plus((int) round($crop->growth->emergence->daysAt(self::USUAL_SOIL) ?? 0.0));
+        return null !== $up ? Day::of($up) : $planting->ground->plus((int) round($crop->growth->emergence->daysAt(self::USUAL_SOIL)
+            ?? 0.0));
     }
 
     /** Day so much of the way from emergence to the first harvest is made; beyond the harvest by days alone. */

@@ -37,7 +37,8 @@ final readonly class CoverCare
     /** Null when the cover is never over the crop while that stands. */
     public static function of(Garden $garden, Planting $planting, Crop $crop, Protection $protection): ?self
     {
-        $stands = $protection->days->start->number <= $planting->clear->number && $planting->ground->number <= $protection->days->last()->number;
+        $stands = $protection->days->start->number <= $planting->clear->number
+            && $planting->ground->number <= $protection->days->last()->number;
         if (!$stands) {
             return null;
         }
@@ -50,7 +51,8 @@ final readonly class CoverCare
             $weedings[] = $day;
         }
 
-        return new self($protection, Cover::usualOf($planting->place)->under($protection->cover), $weedings, null !== $flowering && $flowering->isBefore($until->plus(1)) ? ($isShut ? $flowering : $from) : null);
+        return new self($protection, Cover::usualOf($planting->place)->under($protection->cover), $weedings, null !== $flowering
+            && $flowering->isBefore($until->plus(1)) ? ($isShut ? $flowering : $from) : null);
     }
 
     /** What it does to a day, beside what the place does. */
@@ -60,7 +62,8 @@ final readonly class CoverCare
 
         return Working::of(Sum::WarmerAtNight, $cover->atNight(), Unit::Kelvin, 'night', [
             Input::of('night', $cover->atNight(), Unit::Kelvin, $model),
-            Input::of('day', $cover->byDay(), Unit::Kelvin, $model, Message::of(Label::WarmerByDay, above: Quantity::of($cover->airedAbove(), Unit::Celsius))),
+            Input::of('day', $cover->byDay(), Unit::Kelvin, $model, Message::of(Label::WarmerByDay,
+                above: Quantity::of($cover->airedAbove(), Unit::Celsius))),
             Input::of('light', $cover->light(), Unit::Share, $model),
             Input::of('rain', $cover->rain(), Unit::Share, $model),
         ], $model);

@@ -39,7 +39,8 @@ final class KitNeed
             $need[$kit] = array_fill_keys(range($monday, $monday + 7 * (self::WEEKS - 1), 7), 0.0);
             foreach ($days as $day => $beds) {
                 $week = $day - ($day - $monday) % 7;
-                $need[$kit][$week] = max($need[$kit][$week] ?? 0.0, array_sum(array_map(static fn (string|int $bed, array $laid): float => self::covered($laid) / 1000.0 * (Kit::Drip->value === $kit ? $lines[$bed] ?? 1 : 1), array_keys($beds), $beds)));
+                $need[$kit][$week] = max($need[$kit][$week] ?? 0.0,
+                    array_sum(array_map(static fn (string|int $bed, array $laid): float => self::covered($laid) / 1000.0 * (Kit::Drip->value === $kit ? $lines[$bed] ?? 1 : 1), array_keys($beds), $beds)));
             }
         }
 
@@ -94,7 +95,8 @@ final class KitNeed
             return isset($garden->bedsByName()[$bed]) ? [Stretch::of($bed, 0, $garden->bedsByName()[$bed]->length->millimetres)] : [];
         }
 
-        return array_merge([], ...array_map(static fn (Planting $p): array => $p->key === $planting ? $p->pieces : [], $garden->plantings->all()));
+        return array_merge([], ...array_map(static fn (Planting $p): array => $p->key === $planting ? $p->pieces : [],
+            $garden->plantings->all()));
     }
 
     /** @return list<Kit> */

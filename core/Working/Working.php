@@ -19,7 +19,8 @@ final readonly class Working
     public float $value;
 
     /** @param list<Input> $inputs */
-    private function __construct(public Sum $sum, public Quantity|Goods $is, public string $expression, public array $inputs, public Source $source)
+    private function __construct(public Sum $sum, public Quantity|Goods $is, public string $expression, public array $inputs,
+        public Source $source)
     {
         $this->value = $is instanceof Goods ? $is->units : $is->value;
     }

@@ -74,7 +74,8 @@ final class AccountController extends Page
         }
         $account = $this->getUser();
         $typed = new NewAccount();
-        $form = $account instanceof Account ? $this->forms->fresh(NewAccountType::class, $typed) : $this->typedInto($request, NewAccountType::class, $typed);
+        $form = $account instanceof Account ? $this->forms->fresh(NewAccountType::class, $typed) : $this->typedInto($request,
+            NewAccountType::class, $typed);
         if ($request->isMethod('POST')) {
             $account = $account instanceof Account ? $account : $accounts->openAsTyped($form, $typed);
             if ($account instanceof Account && $members->accept($secret, $account)) {
@@ -85,7 +86,8 @@ final class AccountController extends Page
         }
         $request->getSession()->set('_security.main.target_path', $request->getUri());
 
-        return $this->link($form, ['what' => 'join', 'secret' => $secret, 'to' => $to, 'who' => $account instanceof Account ? $account->name() : '']);
+        return $this->link($form, ['what' => 'join', 'secret' => $secret, 'to' => $to, 'who' => $account instanceof Account
+            ? $account->name() : '']);
     }
 
     /**
@@ -101,7 +103,8 @@ final class AccountController extends Page
     /** @param FormInterface<mixed> $form */
     private function password(Request $request, FormInterface $form): Response
     {
-        return $this->page($request, 'account/account.html.twig', ['account' => $this->signedIn(), 'form' => $form->createView()], 'account', Forms::status($form));
+        return $this->page($request, 'account/account.html.twig', ['account' => $this->signedIn(), 'form' => $form->createView()],
+            'account', Forms::status($form));
     }
 
     /**
@@ -110,7 +113,8 @@ final class AccountController extends Page
      */
     private function link(FormInterface $form, array $values): Response
     {
-        return $this->render('account/link.html.twig', [...$values, 'form' => $form->createView()], new Response(status: Forms::status($form)));
+        return $this->render('account/link.html.twig', [...$values, 'form' => $form->createView()],
+            new Response(status: Forms::status($form)));
     }
 
     private function gone(): Response

@@ -33,7 +33,8 @@ final readonly class GardenGate
     /** Pages behind a link, which need no sign-in; what they send is as little to be forged as any. */
     private const FOR_ANYBODY = ['new_password', 'join'];
 
-    public function __construct(private Security $security, private Connection $connection, private CsrfTokenManagerInterface $tokens, private Sayer $sayer)
+    public function __construct(private Security $security, private Connection $connection, private CsrfTokenManagerInterface $tokens,
+        private Sayer $sayer)
     {
     }
 
@@ -42,7 +43,8 @@ final readonly class GardenGate
     {
         $request = $event->getRequest();
         $account = $this->security->getUser();
-        if (!$event->isMainRequest() || (!$account instanceof Account && !\in_array($request->attributes->get('_route'), self::FOR_ANYBODY, true))) {
+        if (!$event->isMainRequest() || (!$account instanceof Account && !\in_array($request->attributes->get('_route'),
+            self::FOR_ANYBODY, true))) {
             return;
         }
         $visit = null;
@@ -54,7 +56,8 @@ final readonly class GardenGate
         if ($request->isMethodSafe()) {
             return;
         }
-        if ((int) $request->headers->get('Content-Length', '0') > 0 && 0 === $request->request->count() + $request->files->count() && str_starts_with($request->headers->get('Content-Type', ''), 'multipart/')) {
+        if ((int) $request->headers->get('Content-Length', '0') > 0 && 0 === $request->request->count() + $request->files->count()
+            && str_starts_with($request->headers->get('Content-Type', ''), 'multipart/')) {
             throw new HttpException(Response::HTTP_REQUEST_ENTITY_TOO_LARGE, 'That is more than can be sent at once (32 MB). A garden file or a list is far smaller; is it the right one?');
         }
         $token = $request->headers->get('X-Token') ?? $request->request->getString('_token');

@@ -19,7 +19,8 @@ final readonly class Members
 {
     private const DAYS = 14;
 
-    public function __construct(private Connection $connection, private EntityManagerInterface $entities, private ChangeLog $log, private Today $today)
+    public function __construct(private Connection $connection, private EntityManagerInterface $entities, private ChangeLog $log,
+        private Today $today)
     {
     }
 
@@ -27,8 +28,10 @@ final readonly class Members
     public function of(string $gardenId): array
     {
         $rows = $this->connection->fetchAllAssociative('SELECT a.id, a.name, a.email, m.role FROM member m JOIN account a ON a.id = m.account_id WHERE m.garden_id = ? ORDER BY a.name, a.id', [$gardenId]);
-        $members = array_map(static fn (array $row): array => ['id' => self::text($row['id']), 'name' => self::text($row['name']), 'email' => self::text($row['email']), 'role' => Role::from(self::text($row['role']))], $rows);
-        usort($members, static fn (array $a, array $b): int => array_search($a['role'], Role::cases(), true) <=> array_search($b['role'], Role::cases(), true));
+        $members = array_map(static fn (array $row): array => ['id' => self::text($row['id']), 'name' => self::text($row['name']),
+            'email' => self::text($row['email']), 'role' => Role::from(self::text($row['role']))], $rows);
+        usort($members, static fn (array $a, array $b): int => array_search($a['role'], Role::cases(),
+            true) <=> array_search($b['role'], Role::cases(), true));
 
         return $members;
     }
@@ -38,21 +41,26 @@ final readonly class Members
     {
         $rows = $this->connection->fetchAllAssociative('SELECT id, note, role, ends_at FROM invitation WHERE garden_id = ? AND used_by IS NULL AND ends_at > ? ORDER BY ends_at, id', [$gardenId, $this->now()]);
 
-        return array_map(static fn (array $row): array => ['id' => self::text($row['id']), 'note' => self::text($row['note']), 'role' => Role::from(self::text($row['role'])), 'ends' => Day::of(intdiv(is_numeric($row['ends_at']) ? (int) $row['ends_at'] : 0, 86400))], $rows);
+        return array_map(static fn (array $row): array => ['id' => self::text($row['id']), 'note' => self::text($row['note']),
+            'role' => Role::from(self::text($row['role'])), 'ends' => Day::of(intdiv(is_numeric($row['ends_at']) ? (int) $row['ends_at']
+            : 0, 86400))], $rows);
     }
 
     /** @return string the secret of the link, shown once */
     public function invite(Visit $visit, Role $role, string $note): string
     {
         $secret = Secret::make();
-        $this->write($visit, \sprintf('%s invited as %s', '' === $note ? 'Somebody' : $note, $role->value), fn () => $this->connection->insert('invitation', ['id' => GardenRow::newId(), 'garden_id' => $visit->gardenId, 'role' => $role->value, 'note' => $note, 'secret' => Secret::hash($secret), 'invited_by' => $visit->accountId, 'ends_at' => $this->now() + self::DAYS * 86400]));
+        $this->write($visit, \sprintf('%s invited as %s', '' === $note ? 'Somebody' : $note, $role->value), fn () => $this->connection->insert('invitation', ['id' => GardenRow::newId(), 'garden_id' => $visit->gardenId,
+            'role' => $role->value, 'note' => $note, 'secret' => Secret::hash($secret), 'invited_by' => $visit->accountId,
+            'ends_at' => $this->now() + self::DAYS * 86400]));
 
         return $secret;
     }
 
     public function withdraw(Visit $visit, string $invitation): void
     {
-        $this->write($visit, 'An invitation withdrawn', fn () => $this->connection->delete('invitation', ['id' => $invitation, 'garden_id' => $visit->gardenId, 'used_by' => null]));
+        $this->write($visit, 'An invitation withdrawn', fn () => $this->connection->delete('invitation',
+            ['id' => $invitation, 'garden_id' => $visit->gardenId, 'used_by' => null]));
     }
 
     /** @return array{garden: string, garden_id: string, role: Role}|null what an open invitation is for */
@@ -60,7 +68,8 @@ final readonly class Members
     {
         $row = $this->connection->fetchAssociative('SELECT g.id, g.name, i.role FROM invitation i JOIN garden g ON g.id = i.garden_id WHERE i.secret = ? AND i.used_by IS NULL AND i.ends_at > ?', [Secret::hash($secret), $this->now()]);
 
-        return false === $row ? null : ['garden' => self::text($row['name']), 'garden_id' => self::text($row['id']), 'role' => Role::from(self::text($row['role']))];
+        return false === $row ? null : ['garden' => self::text($row['name']), 'garden_id' => self::text($row['id']),
+            'role' => Role::from(self::text($row['role']))];
     }
 
     /** Uses the invitation up. Who belongs to the garden already keeps the higher of both roles. */
@@ -74,9 +83,11 @@ final readonly class Members
             $this->connection->update('invitation', ['used_by' => $account->id], ['secret' => Secret::hash($secret)]);
             $now = $this->roleOf($to['garden_id'], $account->id);
             if (null === $now) {
-                $this->connection->insert('member', ['garden_id' => $to['garden_id'], 'account_id' => $account->id, 'role' => $to['role']->value]);
+                $this->connection->insert('member', ['garden_id' => $to['garden_id'], 'account_id' => $account->id,
+                    'role' => $to['role']->value]);
             } elseif (!$now->mayDoWhat($to['role'])) {
-                $this->connection->update('member', ['role' => $to['role']->value], ['garden_id' => $to['garden_id'], 'account_id' => $account->id]);
+                $this->connection->update('member', ['role' => $to['role']->value], ['garden_id' => $to['garden_id'],
+                    'account_id' => $account->id]);
             }
             $this->log->note($to['garden_id'], $account->id, \sprintf('%s joined as %s', $account->name(), $to['role']->value));
 
@@ -87,13 +98,16 @@ final readonly class Members
     /** @return string|null why not */
     public function become(Visit $visit, string $accountId, Role $role): ?string
     {
-        return $this->change($visit, $accountId, $role, static fn (string $name): string => \sprintf('%s is %s now', $name, $role->value), fn () => $this->connection->update('member', ['role' => $role->value], ['garden_id' => $visit->gardenId, 'account_id' => $accountId]));
+        return $this->change($visit, $accountId, $role, static fn (string $name): string => \sprintf('%s is %s now', $name,
+            $role->value), fn () => $this->connection->update('member', ['role' => $role->value], ['garden_id' => $visit->gardenId,
+            'account_id' => $accountId]));
     }
 
     /** @return string|null why not */
     public function remove(Visit $visit, string $accountId): ?string
     {
-        return $this->change($visit, $accountId, null, static fn (string $name): string => $name.' does not belong to the garden any more', fn () => $this->connection->delete('member', ['garden_id' => $visit->gardenId, 'account_id' => $accountId]));
+        return $this->change($visit, $accountId, null, static fn (string $name): string => $name.' does not belong to the garden any more', fn () => $this->connection->delete('member',
+            ['garden_id' => $visit->gardenId, 'account_id' => $accountId]));
     }
 
     /** Every garden the member belongs to is one this owner owns too, so that a link to a new password opens nothing foreign. */
@@ -121,7 +135,8 @@ final readonly class Members
             if (null === $now) {
                 return 'This member has left the garden already.';
             }
-            if (Role::Owner === $now && Role::Owner !== $role && 1 === (int) self::text($this->connection->fetchOne("SELECT COUNT(*) FROM member WHERE garden_id = ? AND role = 'owner'", [$visit->gardenId]))) {
+            if (Role::Owner === $now && Role::Owner !== $role
+                && 1 === (int) self::text($this->connection->fetchOne("SELECT COUNT(*) FROM member WHERE garden_id = ? AND role = 'owner'", [$visit->gardenId]))) {
                 return 'A garden keeps at least one owner. Make somebody else an owner first.';
             }
             if ($now !== $role) {

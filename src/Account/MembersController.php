@@ -80,7 +80,8 @@ final class MembersController extends Page
         if (null === $name || !$members->ownsAllGardensOf($visit->accountId, $member)) {
             $foreign = '%s also belongs to a garden you do not own, which such a link would open to you. Whoever runs the server can make one there.';
 
-            return $this->after($request, $visit, $members, null === $name ? 'This member has left the garden already.' : \sprintf($foreign, $name), '');
+            return $this->after($request, $visit, $members, null === $name ? 'This member has left the garden already.'
+                : \sprintf($foreign, $name), '');
         }
         $words = \sprintf('Hand this link to %s. It works once, for a day, and sets a new password.', $name);
         $this->showLink($words, 'new_password', $passwords->link($member));
@@ -101,7 +102,8 @@ final class MembersController extends Page
     /** A link to hand over, on the page shown next and never again. */
     private function showLink(string $words, string $route, string $secret): void
     {
-        $this->addFlash('link', ['words' => $words, 'link' => $this->generateUrl($route, ['secret' => $secret], UrlGeneratorInterface::ABSOLUTE_URL)]);
+        $this->addFlash('link', ['words' => $words, 'link' => $this->generateUrl($route, ['secret' => $secret],
+            UrlGeneratorInterface::ABSOLUTE_URL)]);
     }
 
     /** @param FormInterface<mixed>|null $invite */

@@ -16,7 +16,8 @@ final class NewAccountType extends AbstractType
     {
         $builder
             ->add('name', TextType::class, ['label' => 'Your name', 'empty_data' => ''])
-            ->add('email', TextType::class, ['label' => 'E-mail address', 'help' => 'to sign in with; nothing is sent there', 'empty_data' => '']);
+            ->add('email', TextType::class, ['label' => 'E-mail address', 'help' => 'to sign in with; nothing is sent there',
+                'empty_data' => '']);
         NewPasswordType::twice($builder);
     }
 

@@ -26,7 +26,8 @@ final class NewPasswordType extends AbstractType
     {
         $typed = ['empty_data' => '', 'attr' => ['autocomplete' => 'new-password']];
         $builder
-            ->add('password', PasswordType::class, ['label' => 'New password', 'help' => 'At least 10 characters; a short sentence is best.', ...$typed])
+            ->add('password', PasswordType::class, ['label' => 'New password',
+                'help' => 'At least 10 characters; a short sentence is best.', ...$typed])
             ->add('again', PasswordType::class, ['label' => 'The same once more', ...$typed]);
     }
 

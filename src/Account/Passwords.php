@@ -16,7 +16,8 @@ final readonly class Passwords
 {
     private const HOURS = 24;
 
-    public function __construct(private Connection $connection, private EntityManagerInterface $entities, private UserPasswordHasherInterface $hasher, private Today $today)
+    public function __construct(private Connection $connection, private EntityManagerInterface $entities,
+        private UserPasswordHasherInterface $hasher, private Today $today)
     {
     }
 
@@ -38,7 +39,8 @@ final readonly class Passwords
         $secret = Secret::make();
         $this->connection->transactional(function () use ($accountId, $secret): void {
             $this->connection->delete('password_link', ['account_id' => $accountId]);
-            $this->connection->insert('password_link', ['id' => GardenRow::newId(), 'account_id' => $accountId, 'secret' => Secret::hash($secret), 'ends_at' => $this->today->now()->getTimestamp() + self::HOURS * 3600, 'used' => 0]);
+            $this->connection->insert('password_link', ['id' => GardenRow::newId(), 'account_id' => $accountId,
+                'secret' => Secret::hash($secret), 'ends_at' => $this->today->now()->getTimestamp() + self::HOURS * 3600, 'used' => 0]);
         });
 
         return $secret;
@@ -46,7 +48,8 @@ final readonly class Passwords
 
     public function whose(string $secret): ?Account
     {
-        $id = $this->connection->fetchOne('SELECT account_id FROM password_link WHERE secret = ? AND used = 0 AND ends_at > ?', [Secret::hash($secret), $this->today->now()->getTimestamp()]);
+        $id = $this->connection->fetchOne('SELECT account_id FROM password_link WHERE secret = ? AND used = 0 AND ends_at > ?',
+            [Secret::hash($secret), $this->today->now()->getTimestamp()]);
 
         return \is_string($id) ? $this->entities->find(Account::class, $id) : null;
     }

@@ -29,7 +29,8 @@ final class SignInController extends AbstractController
             'wait' => $wait ? SignInThrottle::MINUTES : 0,
             'demo_email' => DemoAccount::EMAIL,
             'demo_password' => DemoAccount::PASSWORD,
-        ], new Response(status: $wait ? Response::HTTP_TOO_MANY_REQUESTS : ($failed ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK)));
+        ], new Response(status: $wait ? Response::HTTP_TOO_MANY_REQUESTS : ($failed ? Response::HTTP_UNPROCESSABLE_ENTITY
+            : Response::HTTP_OK)));
     }
 
     #[Route('/healthy', name: 'healthy', methods: ['GET'])]

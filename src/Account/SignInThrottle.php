@@ -31,7 +31,8 @@ final readonly class SignInThrottle
     {
         $badge = $event->getPassport()->getBadge(UserBadge::class);
         $request = $this->requests->getMainRequest();
-        if (!$badge instanceof UserBadge || null === $request || !$request->isMethod('POST') || 'sign_in' !== $request->attributes->get('_route')) {
+        if (!$badge instanceof UserBadge || null === $request || !$request->isMethod('POST')
+            || 'sign_in' !== $request->attributes->get('_route')) {
             return;
         }
         $since = $this->now() - 60 * self::MINUTES;
@@ -49,13 +50,15 @@ final readonly class SignInThrottle
             return;
         }
         $this->connection->executeStatement('DELETE FROM failed_sign_in WHERE at <= ?', [$this->now() - 60 * self::MINUTES]);
-        $this->connection->insert('failed_sign_in', ['who' => self::who($badge->getUserIdentifier()), 'address' => self::address($event->getRequest()), 'at' => $this->now()]);
+        $this->connection->insert('failed_sign_in', ['who' => self::who($badge->getUserIdentifier()),
+            'address' => self::address($event->getRequest()), 'at' => $this->now()]);
     }
 
     #[AsEventListener]
     public function succeeded(LoginSuccessEvent $event): void
     {
-        $this->connection->delete('failed_sign_in', ['who' => self::who($event->getUser()->getUserIdentifier()), 'address' => self::address($event->getRequest())]);
+        $this->connection->delete('failed_sign_in', ['who' => self::who($event->getUser()->getUserIdentifier()),
+            'address' => self::address($event->getRequest())]);
     }
 
     private static function who(string $email): string

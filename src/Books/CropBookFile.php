@@ -44,7 +44,8 @@ final readonly class CropBookFile
                 throw new \RuntimeException(\sprintf('%s, line %d: %d columns are wanted.', basename($this->path), $number + 1, \count(self::COLUMNS)));
             }
             if (0 !== $number) {
-                [$crop, $value, $is, $source, $note] = array_map(static fn (mixed $v): string => \is_scalar($v) ? (string) $v : '', array_values($row));
+                [$crop, $value, $is, $source, $note] = array_map(static fn (mixed $v): string => \is_scalar($v) ? (string) $v : '',
+                    array_values($row));
                 yield ['crop' => $crop, 'value' => $value, 'is' => $is, 'source' => $source, 'note' => $note];
             }
         }

@@ -19,7 +19,8 @@ final readonly class GardenBooks
     /** A book nobody asked for in so long is forgotten, seconds. */
     private const KEPT = 86_400 * 7;
 
-    public function __construct(private CropBookFile $file, private CacheInterface $cache, private Connection $connection, private RequestStack $requests)
+    public function __construct(private CropBookFile $file, private CacheInterface $cache, private Connection $connection,
+        private RequestStack $requests)
     {
     }
 
@@ -63,11 +64,12 @@ final readonly class GardenBooks
             return $this->shipped();
         }
 
-        return $this->cache->get('crops-'.$this->file->version().'-'.md5(serialize($own)), function (ItemInterface $item) use ($own): CropBook {
-            $item->expiresAfter(self::KEPT);
+        return $this->cache->get('crops-'.$this->file->version().'-'.md5(serialize($own)),
+            function (ItemInterface $item) use ($own): CropBook {
+                $item->expiresAfter(self::KEPT);
 
-            return $this->built($own);
-        });
+                return $this->built($own);
+            });
     }
 
     /**

@@ -17,7 +17,8 @@ use Symfony\Contracts\Cache\CacheInterface;
 /** The recipes as a garden has them: those that ship, and its own. */
 final readonly class GardenRecipes
 {
-    public function __construct(private RecipeFile $file, private CacheInterface $cache, private Connection $connection, private RequestStack $requests)
+    public function __construct(private RecipeFile $file, private CacheInterface $cache, private Connection $connection,
+        private RequestStack $requests)
     {
     }
 
@@ -38,7 +39,8 @@ final readonly class GardenRecipes
     public static function own(Connection $connection, string $gardenId): array
     {
         $recipes = [];
-        foreach ($connection->fetchAllAssociative('SELECT key_name, body FROM own_recipe WHERE garden_id = ? ORDER BY key_name', [$gardenId]) as $values) {
+        foreach ($connection->fetchAllAssociative('SELECT key_name, body FROM own_recipe WHERE garden_id = ? ORDER BY key_name',
+            [$gardenId]) as $values) {
             $row = new Row($values);
             $recipes[] = RecipeReader::recipe($row->text('key_name'), new Node($row->json('body'), 'recipe', new Faults()));
         }

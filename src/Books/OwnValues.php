@@ -20,9 +20,12 @@ final readonly class OwnValues
     /** @return list<OwnValue> */
     public static function of(Connection $connection, string $gardenId): array
     {
-        $rows = array_map(static fn (array $row): Row => new Row($row), $connection->fetchAllAssociative('SELECT crop, name, amount, note FROM own_value WHERE garden_id = ? ORDER BY crop, name', [$gardenId]));
+        $rows = array_map(static fn (array $row): Row => new Row($row),
+            $connection->fetchAllAssociative('SELECT crop, name, amount, note FROM own_value WHERE garden_id = ? ORDER BY crop, name',
+                [$gardenId]));
 
-        return array_map(static fn (Row $r): OwnValue => new OwnValue($r->text('crop'), $r->text('name'), $r->text('amount'), $r->text('note')), $rows);
+        return array_map(static fn (Row $r): OwnValue => new OwnValue($r->text('crop'), $r->text('name'), $r->text('amount'),
+            $r->text('note')), $rows);
     }
 
     /**

@@ -20,7 +20,8 @@ use JollyFurrow\Planting\Planting;
  */
 final readonly class PlantingChanges
 {
-    public function __construct(private Snapshot $snapshot, private ChangeLog $log, private PlantingKeeper $plantings, private CropBook $book, private Connection $connection)
+    public function __construct(private Snapshot $snapshot, private ChangeLog $log, private PlantingKeeper $plantings,
+        private CropBook $book, private Connection $connection)
     {
     }
 
@@ -32,7 +33,8 @@ final readonly class PlantingChanges
      */
     public function keep(string $gardenId, string $accountId, array $seen, callable $change): Replacement
     {
-        return $this->log->record($gardenId, $accountId, static fn (Replacement $r): string => $r->words, function () use ($gardenId, $seen, $change): Replacement {
+        return $this->log->record($gardenId, $accountId, static fn (Replacement $r): string => $r->words, function () use ($gardenId,
+            $seen, $change): Replacement {
             $garden = $this->snapshot->of($gardenId);
             $this->check($garden, $seen);
             $replacement = $change($garden);
@@ -70,7 +72,8 @@ final readonly class PlantingChanges
     private function mustBePossible(Garden $garden, Replacement $replacement): void
     {
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $replacement->old));
-        $after = $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])), ...$replacement->new]);
+        $after = $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])),
+            ...$replacement->new]);
         $hard = (new Conflicts($this->book))->hard($after, ...array_map(static fn (Planting $p): string => $p->key, $replacement->new));
         if ([] !== $hard) {
             throw Meanwhile::notPossible($hard[0]->message);

@@ -57,15 +57,18 @@ final class PlaceController extends Page
             foreach (MonthlyMeans::MONTHS as $m => $month) {
                 $text = str_replace(',', '.', $table[$what][$m] ?? '');
                 if (!is_numeric($text)) {
-                    $entry->fault('pasted', \sprintf('%s has no %s yet. Twelve numbers in each of the three lines are needed.', $month, ['min' => 'minimum', 'max' => 'maximum', 'rain' => 'rain'][$what]));
+                    $entry->fault('pasted', \sprintf('%s has no %s yet. Twelve numbers in each of the three lines are needed.', $month,
+                        ['min' => 'minimum', 'max' => 'maximum', 'rain' => 'rain'][$what]));
                     continue 2;
                 }
-                $lines[$what][] = 'rain' === $what ? (float) $text * ($isInch ? 25.4 : 1.0) : ($isFahrenheit ? round(((float) $text - 32) / 1.8, 2) : (float) $text);
+                $lines[$what][] = 'rain' === $what ? (float) $text * ($isInch ? 25.4 : 1.0)
+                    : ($isFahrenheit ? round(((float) $text - 32) / 1.8, 2) : (float) $text);
             }
         }
         try {
             if ($entry->isGood()) {
-                $climate = PlaceClimate::fromMonths(MonthlyMeans::of($lines['min'], $lines['max'], $lines['rain']), $garden->place->latitude, $garden->climate->isTimedByIt ?? true);
+                $climate = PlaceClimate::fromMonths(MonthlyMeans::of($lines['min'], $lines['max'], $lines['rain']),
+                    $garden->place->latitude, $garden->climate->isTimedByIt ?? true);
                 $log->record($visit->gardenId, $visit->accountId, 'Climate from twelve monthly means', static fn () => $keeper->keep($visit->gardenId, $climate));
 
                 return $this->kept($visit, 'The climate is kept. New dates go by its heat and light; what is planned already stays until you draw up anew.', $this->generateUrl('place', ['garden' => $visit->gardenId]));
@@ -83,16 +86,20 @@ final class PlaceController extends Page
         $garden = $snapshot->of($visit->gardenId);
         $entry = new Entry($request->request->all());
         $file = $request->files->get('file');
-        $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname(), length: self::MOST_BYTES + 1) : '';
+        $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname(),
+            length: self::MOST_BYTES + 1) : '';
         $reader = new RecordReader();
         if ('' === $bytes || \strlen($bytes) > self::MOST_BYTES) {
-            $entry->fault('file', '' === $bytes ? 'Choose a CSV file with a line for each day.' : 'This file is larger than 8 MB; a hundred years of days are far smaller.');
+            $entry->fault('file', '' === $bytes ? 'Choose a CSV file with a line for each day.'
+                : 'This file is larger than 8 MB; a hundred years of days are far smaller.');
 
             return $this->show($request, $visit, $garden, $entry);
         }
         $record = $reader->read(Cells::rows(Cells::decode($bytes)), $entry->raw('temperature'), $entry->raw('rain_in'));
         if (null === $record || [] !== $reader->doubts) {
-            $entry->fault('file', null === $record ? $reader->problem : \sprintf('Is the %s in %s? Say so below and send the file again.', implode(' and the ', $reader->doubts), \in_array('temperature', $reader->doubts, true) ? 'degrees Celsius or Fahrenheit' : 'millimetres or inches'));
+            $entry->fault('file', null === $record ? $reader->problem
+                : \sprintf('Is the %s in %s? Say so below and send the file again.', implode(' and the ', $reader->doubts),
+                    \in_array('temperature', $reader->doubts, true) ? 'degrees Celsius or Fahrenheit' : 'millimetres or inches'));
 
             return $this->show($request, $visit, $garden, $entry, $reader);
         }
@@ -103,8 +110,10 @@ final class PlaceController extends Page
 
             return $this->show($request, $visit, $garden, $entry, $reader);
         }
-        $words = \sprintf('Climate from a daily record: %d days, %d missing in between, %d lines left out', $record->days(), $record->gaps(), \count($reader->faults));
-        $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($keeper, $visit, $climate, $record, $garden): void {
+        $words = \sprintf('Climate from a daily record: %d days, %d missing in between, %d lines left out', $record->days(),
+            $record->gaps(), \count($reader->faults));
+        $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($keeper, $visit, $climate, $record,
+            $garden): void {
             $keeper->keep($visit->gardenId, $climate);
             $keeper->read($visit->gardenId, $record->since($garden->today->number - self::READINGS_BACK), 'file');
         });
@@ -116,7 +125,8 @@ final class PlaceController extends Page
     public function timing(Request $request, Visit $visit, ChangeLog $log, ClimateKeeper $keeper): Response
     {
         $timed = 'heat-and-light' === $request->request->getString('by');
-        $log->record($visit->gardenId, $visit->accountId, $timed ? 'Dates go by heat and light' : 'Dates go by catalogue days', static fn () => $keeper->find($visit->gardenId)?->timeByIt($timed));
+        $log->record($visit->gardenId, $visit->accountId, $timed ? 'Dates go by heat and light' : 'Dates go by catalogue days',
+            static fn () => $keeper->find($visit->gardenId)?->timeByIt($timed));
 
         return $this->seeOther('place', ['garden' => $visit->gardenId]);
     }
@@ -130,7 +140,8 @@ final class PlaceController extends Page
         [$last, $first] = array_map(static fn (string $which): ?MonthDay => self::monthDay($garden, $which), ['last', 'first']);
         if (null !== $record && null !== $last && null !== $first) {
             $place = new Place($garden->place->name, $garden->place->latitude, $garden->place->altitude, $last, $first);
-            $log->record($visit->gardenId, $visit->accountId, \sprintf('Frost days from the climate: last %s, first %s', $this->sayer->formatter()->yearly($last)->text, $this->sayer->formatter()->yearly($first)->text), static fn () => $record->moveTo($place));
+            $log->record($visit->gardenId, $visit->accountId, \sprintf('Frost days from the climate: last %s, first %s',
+                $this->sayer->formatter()->yearly($last)->text, $this->sayer->formatter()->yearly($first)->text), static fn () => $record->moveTo($place));
         }
 
         return $this->seeOther('place', ['garden' => $visit->gardenId]);
@@ -165,7 +176,8 @@ final class PlaceController extends Page
             'climate' => $climate,
             'entry' => $entry,
             'bad_lines' => $reader?->shownFaults() ?? [],
-            'chart' => null === $climate ? null : YearChart::of($climate->climate, $garden->place->latitude, Formatter::of($garden->settings)),
+            'chart' => null === $climate ? null : YearChart::of($climate->climate, $garden->place->latitude,
+                Formatter::of($garden->settings)),
             'table' => null === $climate ? null : ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year()),
             'frost' => null === $climate ? [] : self::frostTable($garden, $climate->frost),
             'few' => FrostDates::FEW_YEARS,
@@ -180,8 +192,10 @@ final class PlaceController extends Page
     {
         $south = $garden->place->latitude < 0;
         $year = $garden->today->year();
-        $days = static fn (FrostGrade $grade, string $which): array => array_map(static fn (float $odds): ?Day => $frost->day($grade, $which, $odds, $year, $south), FrostDates::ODDS);
+        $days = static fn (FrostGrade $grade, string $which): array => array_map(static fn (float $odds): ?Day => $frost->day($grade,
+            $which, $odds, $year, $south), FrostDates::ODDS);
 
-        return array_map(static fn (FrostGrade $grade): array => ['grade' => $grade, 'last' => $days($grade, 'last'), 'first' => $days($grade, 'first')], FrostGrade::cases());
+        return array_map(static fn (FrostGrade $grade): array => ['grade' => $grade, 'last' => $days($grade, 'last'),
+            'first' => $days($grade, 'first')], FrostGrade::cases());
     }
 }

@@ -21,7 +21,8 @@ final class ClimateFile
     {
         return [
             'timed_by' => array_search($climate->isTimedByIt, self::TIMED, true),
-            ...(null === $climate->months ? ['record' => self::rows($climate->record ?? new DailyRecord([], [], []))] : ['months' => ['min_c' => $climate->months->min, 'max_c' => $climate->months->max, 'rain_mm' => $climate->months->rain]]),
+            ...(null === $climate->months ? ['record' => self::rows($climate->record ?? new DailyRecord([], [], []))]
+                : ['months' => ['min_c' => $climate->months->min, 'max_c' => $climate->months->max, 'rain_mm' => $climate->months->rain]]),
             'readings' => self::rows($climate->measured),
         ];
     }
@@ -37,10 +38,12 @@ final class ClimateFile
             if ($node->has('months')) {
                 $months = $node->object('months');
 
-                return PlaceClimate::fromMonths(MonthlyMeans::of($months->numbers('min_c', 12, -60, 55), $months->numbers('max_c', 12, -60, 55), $months->numbers('rain_mm', 12, 0, 1500)), $latitude, self::TIMED[$timed] ?? false, $readings);
+                return PlaceClimate::fromMonths(MonthlyMeans::of($months->numbers('min_c', 12, -60, 55), $months->numbers('max_c', 12,
+                    -60, 55), $months->numbers('rain_mm', 12, 0, 1500)), $latitude, self::TIMED[$timed] ?? false, $readings);
             }
 
-            return PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', RecordReader::MOST_LINES)), $latitude, self::TIMED[$timed] ?? false, $readings);
+            return PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', RecordReader::MOST_LINES)), $latitude,
+                self::TIMED[$timed] ?? false, $readings);
         } catch (InvalidClimate $bad) {
             $node->fault($node->has('months') ? 'months' : 'record', $bad->getMessage());
 

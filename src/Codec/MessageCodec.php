@@ -23,7 +23,8 @@ use JollyFurrow\Time\Day;
 final class MessageCodec
 {
     /** Enums by the word they are stored under; a renamed class must not lose what is stored. */
-    private const ENUMS = ['rule' => Rule::class, 'unsuited' => Unsuited::class, 'remark' => Remark::class, 'against' => Against::class, 'odds' => Odds::class, 'place' => PlaceType::class];
+    private const ENUMS = ['rule' => Rule::class, 'unsuited' => Unsuited::class, 'remark' => Remark::class, 'against' => Against::class,
+        'odds' => Odds::class, 'place' => PlaceType::class];
 
     /** @return array<string, mixed>|string */
     public static function values(Message $message): array|string

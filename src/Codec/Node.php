@@ -107,7 +107,8 @@ final readonly class Node
         $value = $this->values[$field] ?? null;
         $case = \is_int($value) || \is_string($value) ? self::caseOf($enum, $value) : null;
         if (null === $case) {
-            $this->fault($field, \sprintf('is %s; it must be one of %s.', self::show($value), implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases()))));
+            $this->fault($field, \sprintf('is %s; it must be one of %s.', self::show($value),
+                implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $enum::cases()))));
             $case = $enum::cases()[0];
         }
 
@@ -179,7 +180,8 @@ final readonly class Node
         $numbers = [];
         foreach ($this->items($field, $count) as $i => $value) {
             if ((!\is_int($value) && !\is_float($value)) || $value < $least || $value > $most) {
-                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), \sprintf('is %s; it must be a number from %s to %s.', self::show($value), $least, $most));
+                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), \sprintf('is %s; it must be a number from %s to %s.',
+                    self::show($value), $least, $most));
                 continue;
             }
             $numbers[] = (float) $value;
@@ -206,7 +208,8 @@ final readonly class Node
                 $day = null;
             }
             if (null === $day || null === $min || null === $max || $min > $max || $min < -60 || $max > 55 || ($rain ?? 0.0) < 0) {
-                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), 'must be a day, a minimum and a maximum in degrees C, and rain in mm or null, such as ["2025-05-20", 8.1, 19.4, 0.0].');
+                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i),
+                    'must be a day, a minimum and a maximum in degrees C, and rain in mm or null, such as ["2025-05-20", 8.1, 19.4, 0.0].');
                 continue;
             }
             $rows[] = [$day, $min, $max, $rain];

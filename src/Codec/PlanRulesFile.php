@@ -31,19 +31,22 @@ final class PlanRulesFile
         $resting = [];
         foreach ($rules->resting as $bed => $rests) {
             foreach ($rests as $rest) {
-                $resting[] = ['bed' => (string) $bed, 'from' => $rest->days->start->iso(), 'to' => $rest->days->last()->iso(), 'why' => $rest->why];
+                $resting[] = ['bed' => (string) $bed, 'from' => $rest->days->start->iso(), 'to' => $rest->days->last()->iso(),
+                    'why' => $rest->why];
             }
         }
         $blocks = [];
         foreach ($rules->blocks as $name => $block) {
-            $blocks[] = ['block' => (string) $name, 'recipe' => $block->recipe, 'paths' => $block->paths->value, 'families' => $block->families];
+            $blocks[] = ['block' => (string) $name, 'recipe' => $block->recipe, 'paths' => $block->paths->value,
+                'families' => $block->families];
         }
 
         return array_filter([
             'blocks' => $blocks,
             'resting' => $resting,
             'reserve_beds' => $rules->reserveBeds,
-            'not_here' => array_map(static fn (NotHere $n): array => ['what' => $n->what, 'where' => $n->where, 'why' => $n->why], $rules->notHere),
+            'not_here' => array_map(static fn (NotHere $n): array => ['what' => $n->what, 'where' => $n->where, 'why' => $n->why],
+                $rules->notHere),
             'cycle' => array_map(static fn (array $groups): array => ['groups' => $groups], $rules->cycle),
             'methods' => self::byItem($rules->methods),
             'keeping' => self::byItem($rules->keeping),
@@ -64,7 +67,63 @@ final class PlanRulesFile
      */
     private static function byItem(array $kinds): array
     {
-        return array_map(static fn (string|int $item, \BackedEnum $kind): array => ['item' => (string) $item, 'is' => $kind->value], array_keys($kinds), array_values($kinds));
+        return array_map(static fn (string|int $item, \BackedEnum $kind): array => ['item' => (string) $item, 'is' => $kind->value],
+            array_keys($kinds), array_values($kinds));
+    }
+
+    /** @param list<string>|null $names there are */
+    private static function known(Node $node, string $field, ?array $names, string $what): string
+    {
+        $name = $node->text($field, 60);
+        if (null !== $names && !\in_array($name, $names, true)) {
+            $node->fault($field, 'is no '.$what.' of this garden.');
+        }
+
+        return $name;
+    }
+
+    /**
+     * @param list<Node>        $nodes
+     * @param list<string>|null $blocks
+     *
+     * @return array<string, BlockRules>
+     */
+    private static function byBlock(array $nodes, ?RecipeBook $recipes, ?array $blocks): array
+    {
+        $byBlock = [];
+        foreach ($nodes as $one) {
+            $recipe = $one->text('recipe', 60, '/^/u');
+            if (null !== $recipes && '' !== $recipe && !$recipes->has($recipe)) {
+                $one->fault('recipe', 'is no preparation recipe there is.');
+            }
+            $block = self::known($one, 'block', $blocks, 'block');
+            $byBlock[$block] = new BlockRules($recipe, $one->choice('paths', Paths::class), $one->texts('families', 60));
+        }
+
+        return $byBlock;
+    }
+
+    /**
+     * @param list<Node>        $nodes
+     * @param list<string>|null $beds
+     *
+     * @return array<string, list<RestingBed>>
+     */
+    private static function resting(array $nodes, ?array $beds): array
+    {
+        $resting = [];
+        foreach ($nodes as $one) {
+            $from = $one->day('from');
+            $to = $one->day('to');
+            if ($to->isBefore($from)) {
+                $one->fault('to', 'lies before the first day it rests.');
+                continue;
+            }
+            $bed = self::known($one, 'bed', $beds, 'bed');
+            $resting[$bed][] = new RestingBed(Period::fromFirstToLast($from, $to), $one->text('why', 200, '/^/u'));
+        }
+
+        return $resting;
     }
 
     /**
@@ -74,44 +133,23 @@ final class PlanRulesFile
      */
     public static function read(Node $node, ?RecipeBook $recipes = null, ?array $beds = null, ?array $blocks = null): PlanRules
     {
-        $known = static function (Node $node, string $field, ?array $names, string $what): string {
-            $name = $node->text($field, 60);
-            if (null !== $names && !\in_array($name, $names, true)) {
-                $node->fault($field, 'is no '.$what.' of this garden.');
-            }
-
-            return $name;
-        };
         $objects = static fn (string $field): array => $node->has($field) ? $node->objects($field, self::MOST) : [];
-        $byBlock = $resting = $methods = $keeping = [];
-        foreach ($objects('blocks') as $one) {
-            $recipe = $one->text('recipe', 60, '/^/u');
-            if (null !== $recipes && '' !== $recipe && !$recipes->has($recipe)) {
-                $one->fault('recipe', 'is no preparation recipe there is.');
-            }
-            $byBlock[$known($one, 'block', $blocks, 'block')] = new BlockRules($recipe, $one->choice('paths', Paths::class), $one->texts('families', 60));
-        }
-        foreach ($objects('resting') as $one) {
-            $from = $one->day('from');
-            $to = $one->day('to');
-            if ($to->isBefore($from)) {
-                $one->fault('to', 'lies before the first day it rests.');
-                continue;
-            }
-            $resting[$known($one, 'bed', $beds, 'bed')][] = new RestingBed(Period::fromFirstToLast($from, $to), $one->text('why', 200, '/^/u'));
-        }
+        $methods = $keeping = [];
         foreach ($objects('methods') as $one) {
             $methods[$one->key('item')] = $one->choice('is', Method::class);
         }
         foreach ($objects('keeping') as $one) {
             $keeping[$one->key('item')] = $one->choice('is', Keeping::class);
         }
+        $places = null === $beds || null === $blocks ? null : [...$beds, ...$blocks];
+        $notHere = static fn (Node $n): NotHere => new NotHere($n->text('what', 60), self::known($n, 'where', $places, 'bed or block'),
+            $n->text('why', 200, '/^/u'));
 
         return new PlanRules(
-            $byBlock,
-            $resting,
+            self::byBlock($objects('blocks'), $recipes, $blocks),
+            self::resting($objects('resting'), $beds),
             self::reserveBeds($node, $beds),
-            array_map(static fn (Node $n): NotHere => new NotHere($n->text('what', 60), $known($n, 'where', null === $beds || null === $blocks ? null : [...$beds, ...$blocks], 'bed or block'), $n->text('why', 200, '/^/u')), $objects('not_here')),
+            array_map($notHere, $objects('not_here')),
             array_map(static fn (Node $n): array => $n->texts('groups', 20), $objects('cycle')),
             $methods,
             $keeping,

@@ -52,7 +52,8 @@ final class PlantingCodec
      */
     public static function read(Node $node, string $item, string $variety, string $recipe, PlaceType $place, array $pieces): Planting
     {
-        $dates = array_map(static fn (string $field) => $node->day($field), array_combine(array_values(self::DATES), array_keys(self::DATES)));
+        $dates = array_map(static fn (string $field) => $node->day($field), array_combine(array_values(self::DATES),
+            array_keys(self::DATES)));
         $isInOrder = $dates['sow']->number <= $dates['ground']->number && $dates['bedStart']->number <= $dates['ground']->number
             && $dates['ground']->number <= $dates['ready']->number && $dates['ready']->number <= $dates['clear']->number;
         if (!$isInOrder) {
@@ -63,7 +64,8 @@ final class PlantingCodec
         return new Planting(
             $node->text('key', 100), $item, $node->choice('method', Method::class), $place, $recipe,
             $dates['sow'], $dates['ground'], $dates['bedStart'], $dates['ready'], $dates['clear'],
-            $node->float('per_metre', 0, 10_000), $pieces, $node->choice('standing', Standing::class), $node->bool('locked'), self::remarks($node),
+            $node->float('per_metre', 0, 10_000), $pieces, $node->choice('standing', Standing::class), $node->bool('locked'),
+            self::remarks($node),
             $node->has('stand') ? $node->float('stand', 0, 1) : 1.0, self::left($node), $variety,
         );
     }
@@ -72,10 +74,13 @@ final class PlantingCodec
     public static function fromRow(Row $r, array $pieces): Planting
     {
         return new Planting(
-            $r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')), $r->text('recipe'),
+            $r->text('key_name'), $r->text('item'), Method::from($r->text('method')), PlaceType::from($r->text('place')),
+            $r->text('recipe'),
             $r->day('sow'), $r->day('ground'), $r->day('bed_start'), $r->day('ready'), $r->day('clear'),
-            $r->float('per_metre'), $pieces, Standing::from($r->text('standing')), 0 !== $r->int('locked'), self::known($r->json('remarks')),
-            $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'), $r->day('left_since')), $r->text('variety'),
+            $r->float('per_metre'), $pieces, Standing::from($r->text('standing')), 0 !== $r->int('locked'),
+            self::known($r->json('remarks')),
+            $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'),
+                $r->day('left_since')), $r->text('variety'),
         );
     }
 

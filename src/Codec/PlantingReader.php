@@ -101,8 +101,10 @@ final readonly class PlantingReader
             if (!isset($known[$planting])) {
                 $node->fault('planting', 'is not among the plantings of this file.');
             }
-            $notes[] = new FieldNote($planting, $node->choice('what', Happening::class), $node->day('day'), $node->has('length_mm') ? Length::fromMillimetres($node->int('length_mm', 1, 500_000)) : null,
-                $node->has('share') ? $node->float('share', 0, 1) : null, $node->has('units') ? $node->float('units', 0, 10_000_000) : null, $node->text('words', 400, '/^/u'), $node->has('sign') ? $node->choice('sign', Sign::class) : null);
+            $notes[] = new FieldNote($planting, $node->choice('what', Happening::class), $node->day('day'), $node->has('length_mm')
+                ? Length::fromMillimetres($node->int('length_mm', 1, 500_000)) : null,
+                $node->has('share') ? $node->float('share', 0, 1) : null, $node->has('units') ? $node->float('units', 0, 10_000_000)
+                    : null, $node->text('words', 400, '/^/u'), $node->has('sign') ? $node->choice('sign', Sign::class) : null);
         }
 
         return $notes;

@@ -28,7 +28,8 @@ final readonly class PromiseReader
             if (isset($outlets[$key])) {
                 $node->fault('key', 'stands twice; every outlet needs a key of its own.');
             }
-            $outlets[$key] = new Outlet($key, $node->text('name'), $node->choice('weekday', Weekday::class), $node->int('priority', 1, 99), $node->int('pick_window_days', 0, 30), $node->optionalInt('pick_to_sale_days', 0, 30));
+            $outlets[$key] = new Outlet($key, $node->text('name'), $node->choice('weekday', Weekday::class), $node->int('priority', 1,
+                99), $node->int('pick_window_days', 0, 30), $node->optionalInt('pick_to_sale_days', 0, 30));
         }
 
         return $outlets;
@@ -48,7 +49,8 @@ final readonly class PromiseReader
                 $node->fault('parts', 'is empty; a product is made of at least one item.');
                 continue;
             }
-            $products[$key] = new Product($key, $node->text('name'), $node->text('unit', 40), Money::fromCents($node->int('price_cents', 0, 10_000_000)), $parts);
+            $products[$key] = new Product($key, $node->text('name'), $node->text('unit', 40),
+                Money::fromCents($node->int('price_cents', 0, 10_000_000)), $parts);
         }
 
         return $products;

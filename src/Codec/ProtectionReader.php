@@ -46,7 +46,8 @@ final class ProtectionReader
                 $node->fault('cover', 'is no cover.');
             }
             $purpose = $node->choice('purpose', Purpose::class);
-            $protections[] = '' !== $bed ? Protection::overBed($bed, $cover, $purpose, $days) : Protection::overPlanting($planting, $cover, $purpose, $days);
+            $protections[] = '' !== $bed ? Protection::overBed($bed, $cover, $purpose, $days) : Protection::overPlanting($planting,
+                $cover, $purpose, $days);
         }
 
         return $protections;

@@ -24,16 +24,21 @@ final class RecipeReader
         }
         usort($steps, static fn (Step $a, Step $b): int => $b->leadDays <=> $a->leadDays);
 
-        return [] === $steps ? null : new Recipe($key, $node->text('name', 80), $node->key('hatch'), $node->bool('compost'), $steps, self::source($node));
+        return [] === $steps ? null : new Recipe($key, $node->text('name', 80), $node->key('hatch'), $node->bool('compost'), $steps,
+            self::source($node));
     }
 
     /** @return array<string, mixed> */
     public static function values(Recipe $recipe): array
     {
         return [
-            'key' => $recipe->key, 'name' => $recipe->name, 'hatch' => $recipe->hatch, 'compost' => $recipe->spreadsCompost, 'source' => $recipe->source->kind->value,
+            'key' => $recipe->key, 'name' => $recipe->name, 'hatch' => $recipe->hatch, 'compost' => $recipe->spreadsCompost,
+                'source' => $recipe->source->kind->value,
             ...('' === $recipe->source->note ? [] : ['note' => $recipe->source->note]),
-            'steps' => array_map(static fn (Step $s): array => array_filter(['name' => $s->name, 'lead' => $s->leadDays, 'lead_spring' => $s->leadSpring, 'lead_cold' => $s->leadCold, 'hours' => $s->hoursPer100Metres, 'tool' => $s->tool, 'condition' => $s->condition, 'caution' => $s->caution, 'dry' => $s->needsDry ? true : null, 'lays' => $s->lays?->value, 'lifts' => $s->lifts?->value], static fn (mixed $v): bool => null !== $v), $recipe->steps),
+            'steps' => array_map(static fn (Step $s): array => array_filter(['name' => $s->name, 'lead' => $s->leadDays,
+                'lead_spring' => $s->leadSpring, 'lead_cold' => $s->leadCold, 'hours' => $s->hoursPer100Metres, 'tool' => $s->tool,
+                'condition' => $s->condition, 'caution' => $s->caution, 'dry' => $s->needsDry ? true : null, 'lays' => $s->lays?->value,
+                'lifts' => $s->lifts?->value], static fn (mixed $v): bool => null !== $v), $recipe->steps),
         ];
     }
 

@@ -32,7 +32,8 @@ final class TemperFile
      */
     public static function quarantine(array $quarantine): array
     {
-        return array_map(static fn (Quarantine $q): array => ['family' => $q->family, 'until' => $q->until->iso(), 'why' => $q->why], $quarantine);
+        return array_map(static fn (Quarantine $q): array => ['family' => $q->family, 'until' => $q->until->iso(), 'why' => $q->why],
+            $quarantine);
     }
 
     public static function readTemper(Node $node): Temper
@@ -48,7 +49,9 @@ final class TemperFile
             return $is;
         };
 
-        return new Temper($one('wetness', Temper::WETNESS, 'fair'), $one('warmth', Temper::WARMTH, 'fair'), $one('weeds', Temper::WEEDS, 'few'), $one('shade', Temper::SHADE, 'none'), $node->has('pan_mm') ? $node->int('pan_mm', 20, 2000) : null, !$node->has('water') || $node->bool('water'));
+        return new Temper($one('wetness', Temper::WETNESS, 'fair'), $one('warmth', Temper::WARMTH, 'fair'), $one('weeds', Temper::WEEDS,
+            'few'), $one('shade', Temper::SHADE, 'none'), $node->has('pan_mm') ? $node->int('pan_mm', 20, 2000) : null,
+            !$node->has('water') || $node->bool('water'));
     }
 
     /**
@@ -58,6 +61,7 @@ final class TemperFile
      */
     public static function readQuarantine(array $nodes): array
     {
-        return array_map(static fn (Node $node): Quarantine => new Quarantine($node->text('family', 40), $node->day('until'), $node->text('why', 200, '/^/u')), $nodes);
+        return array_map(static fn (Node $node): Quarantine => new Quarantine($node->text('family', 40), $node->day('until'),
+            $node->text('why', 200, '/^/u')), $nodes);
     }
 }

@@ -23,7 +23,8 @@ use JollyFurrow\Recipe\RecipeBook;
 /** Keeps a change of a garden's own values as one entry of the log, its plantings following or not. */
 final readonly class BookEdit
 {
-    public function __construct(private GardenBooks $books, private OwnValues $values, private Snapshot $snapshot, private PlantingKeeper $plantings, private ChangeLog $log, private RecipeBook $recipes, private Connection $connection)
+    public function __construct(private GardenBooks $books, private OwnValues $values, private Snapshot $snapshot,
+        private PlantingKeeper $plantings, private ChangeLog $log, private RecipeBook $recipes, private Connection $connection)
     {
     }
 
@@ -75,21 +76,23 @@ final readonly class BookEdit
      */
     public function keep(string $gardenId, string $accountId, string $seen, array $own, bool $follows, string $words): int
     {
-        return $this->log->record($gardenId, $accountId, static fn (int $moved): string => $words.($follows ? \sprintf('; %d plantings follow', $moved) : ''), function () use ($gardenId, $seen, $own, $follows): int {
-            $garden = $this->snapshot->of($gardenId);
-            if (self::mark($garden) !== $seen) {
-                throw Meanwhile::changed('The garden\'s own crop values');
-            }
-            if ([] !== ($missed = $this->wouldBeMissed($garden, $own))) {
-                throw Meanwhile::notPossible(\sprintf('%s is still planted or sold; it stays in the book.', $missed[0]));
-            }
-            $crops = array_values(array_unique(array_map(static fn (OwnValue $v): string => $v->crop, [...$garden->own, ...$own])));
-            $moved = $follows ? self::possible($garden, $this->books->built($own), $this->wouldDo($garden, $own)->moved) : [];
-            $this->values->replace($gardenId, $crops, $own);
-            $this->plantings->replace($gardenId, array_column($moved, 'was'), array_column($moved, 'is'), PlantingChanges::beds($this->connection, $gardenId));
+        return $this->log->record($gardenId, $accountId, static fn (int $moved): string => $words.($follows
+            ? \sprintf('; %d plantings follow', $moved) : ''), function () use ($gardenId, $seen, $own, $follows): int {
+                $garden = $this->snapshot->of($gardenId);
+                if (self::mark($garden) !== $seen) {
+                    throw Meanwhile::changed('The garden\'s own crop values');
+                }
+                if ([] !== ($missed = $this->wouldBeMissed($garden, $own))) {
+                    throw Meanwhile::notPossible(\sprintf('%s is still planted or sold; it stays in the book.', $missed[0]));
+                }
+                $crops = array_values(array_unique(array_map(static fn (OwnValue $v): string => $v->crop, [...$garden->own, ...$own])));
+                $moved = $follows ? self::possible($garden, $this->books->built($own), $this->wouldDo($garden, $own)->moved) : [];
+                $this->values->replace($gardenId, $crops, $own);
+                $this->plantings->replace($gardenId, array_column($moved, 'was'), array_column($moved, 'is'),
+                    PlantingChanges::beds($this->connection, $gardenId));
 
-            return \count($moved);
-        });
+                return \count($moved);
+            });
     }
 
     /**

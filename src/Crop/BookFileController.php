@@ -34,11 +34,14 @@ final class BookFileController extends Page
     public function export(Request $request, Visit $visit, string $format, Snapshot $snapshot): Response
     {
         $own = $snapshot->of($visit->gardenId)->own;
-        $rows = $request->query->getBoolean('own') ? array_map(static fn (OwnValue $v): array => $v->row(), $own) : $this->books->rows($own);
-        $rows = [BookSheet::COLUMNS, ...array_map(static fn (array $row): array => [$row['crop'], $row['value'], $row['is'], $row['source'], $row['note']], $rows)];
+        $rows = $request->query->getBoolean('own') ? array_map(static fn (OwnValue $v): array => $v->row(), $own)
+            : $this->books->rows($own);
+        $rows = [BookSheet::COLUMNS, ...array_map(static fn (array $row): array => [$row['crop'], $row['value'], $row['is'],
+            $row['source'], $row['note']], $rows)];
 
         return new Response('csv' === $format ? SheetFile::toCsv($rows) : SheetFile::toWorkbook($rows), headers: [
-            'Content-Type' => 'csv' === $format ? 'text/csv; charset=UTF-8' : 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+            'Content-Type' => 'csv' === $format ? 'text/csv; charset=UTF-8'
+                : 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
             'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, 'crop-values.'.$format),
             'Cache-Control' => 'no-store',
         ]);
@@ -67,7 +70,8 @@ final class BookFileController extends Page
         }
         $words = \sprintf('Crop values from a sheet: %d of our own', \count($sheet->values));
         try {
-            $edit->keep($visit->gardenId, $visit->accountId, $entry->raw('seen'), $sheet->over($garden->own), 'follow' === $entry->raw('do'), $words);
+            $edit->keep($visit->gardenId, $visit->accountId, $entry->raw('seen'), $sheet->over($garden->own),
+                'follow' === $entry->raw('do'), $words);
         } catch (Meanwhile $meanwhile) {
             return $this->show($request, $visit, $garden, $text, $sheet, $this->sayer->why($meanwhile));
         }
@@ -80,7 +84,8 @@ final class BookFileController extends Page
     {
         $file = $request->files->get('file');
         if ($file instanceof UploadedFile) {
-            return SheetFile::read($file->isValid() ? (string) file_get_contents($file->getPathname()) : throw UnusableSheet::tooLarge(SheetFile::MOST_BYTES));
+            return SheetFile::read($file->isValid() ? (string) file_get_contents($file->getPathname())
+                : throw UnusableSheet::tooLarge(SheetFile::MOST_BYTES));
         }
 
         return SheetFile::read(ltrim($request->request->getString('text')));
@@ -96,7 +101,8 @@ final class BookFileController extends Page
             'text' => $text,
             'columns' => BookColumns::all(),
             'sheet' => $sheet,
-            'change' => null === $own ? null : BookChange::of($garden, $this->books->with($garden->own), $this->books->built($own), $this->recipes),
+            'change' => null === $own ? null : BookChange::of($garden, $this->books->with($garden->own), $this->books->built($own),
+                $this->recipes),
             'crops' => null === $own ? $this->books->with($garden->own) : $this->books->built($own),
             'problem' => $problem,
             'seen' => BookEdit::mark($garden),

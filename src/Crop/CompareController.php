@@ -56,9 +56,12 @@ final class CompareController extends Page
         if ($entry->isBegun() && ([] === $chosen || \count($chosen) > self::MOST)) {
             $entry->fault('way', [] === $chosen ? 'Choose at least one way.' : 'At most four ways stand side by side.');
         }
-        $rows = $entry->isBegun() && $entry->isGood() ? array_map(static fn (array $one): array => self::row($garden, $book, $recipes, $one[0], $one[1], $day, $byReady, $length, $place), $chosen) : [];
+        $rows = $entry->isBegun() && $entry->isGood() ? array_map(static fn (array $one): array => self::row($garden, $book, $recipes,
+            $one[0], $one[1], $day, $byReady, $length, $place), $chosen) : [];
 
-        return $this->page($request, 'crop/compare.html.twig', ['visit' => $visit, 'garden' => $garden, 'ways' => $ways, 'stands' => StandWay::cases(), 'chosen' => $chosen, 'entry' => $entry, 'rows' => $rows, 'most' => self::MOST], 'compare', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+        return $this->page($request, 'crop/compare.html.twig', ['visit' => $visit, 'garden' => $garden, 'ways' => $ways,
+            'stands' => StandWay::cases(), 'chosen' => $chosen, 'entry' => $entry, 'rows' => $rows, 'most' => self::MOST], 'compare',
+            $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
     /** @return array<string, string> "crop/method" => words */
@@ -76,16 +79,19 @@ final class CompareController extends Page
     }
 
     /** @return array<string, mixed> */
-    private static function row(Garden $garden, CropBook $book, RecipeBook $recipes, string $key, StandWay $way, Day $day, bool $byReady, Length $length, PlaceType $place): array
+    private static function row(Garden $garden, CropBook $book, RecipeBook $recipes, string $key, StandWay $way, Day $day,
+        bool $byReady, Length $length, PlaceType $place): array
     {
         [$cropKey, $methodKey] = explode('/', $key);
         $method = Method::from($methodKey);
         $stand = $way->of($book->get($cropKey));
-        $crop = null === $stand ? $book->get($cropKey) : $book->get($cropKey)->standing($stand, YieldByDensity::times($book->get($cropKey), $way->density($book->get($cropKey))));
+        $crop = null === $stand ? $book->get($cropKey) : $book->get($cropKey)->standing($stand,
+            YieldByDensity::times($book->get($cropKey), $way->density($book->get($cropKey))));
         $bed = array_values(array_filter($garden->beds, static fn ($b): bool => $b->place === $place))[0] ?? null;
         $spacing = Spacing::inBed($crop->stand, $bed->width ?? Length::fromMillimetres(self::USUAL_WIDTH), $length);
         $candidates = new Candidates($garden, $recipes);
-        $grown = null === $stand ? null : ($byReady ? self::latest($candidates, $crop, $day, $place, $method) : $candidates->sownOn($crop, $day, $place, $method));
+        $grown = null === $stand ? null : ($byReady ? self::latest($candidates, $crop, $day, $place, $method)
+            : $candidates->sownOn($crop, $day, $place, $method));
         $planting = $grown?->planting('compared', [Stretch::of('compared', 0, $length->millimetres)]);
 
         return [

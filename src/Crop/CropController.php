@@ -31,16 +31,20 @@ final class CropController extends Page
         $garden = $snapshot->of($visit->gardenId);
         $search = mb_strtolower(trim($request->query->getString('q')));
         $family = $request->query->getString('family');
-        $crops = array_values(array_filter($book->all(), static fn (Crop $c): bool => ('' === $family || $c->family === $family) && ('' === $search || str_contains(mb_strtolower(implode(' ', array_map(static fn (Crop $v): string => $v->name.' '.$v->variety, $book->varietiesOf($c->key)))), $search))));
+        $crops = array_values(array_filter($book->all(), static fn (Crop $c): bool => ('' === $family || $c->family === $family)
+            && ('' === $search || str_contains(mb_strtolower(implode(' ', array_map(static fn (Crop $v): string => $v->name.' '.$v->variety, $book->varietiesOf($c->key)))), $search))));
         usort($crops, static fn (Crop $a, Crop $b): int => [$a->family, $a->name] <=> [$b->family, $b->name]);
         $families = array_values(array_unique(array_map(static fn (Crop $c): string => $c->family, $book->all())));
         sort($families);
 
-        return $this->page($request, 'crop/list.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $book, 'list' => $crops, 'families' => $families, 'family' => $family, 'search' => $search, 'own' => array_flip(array_map(static fn (OwnValue $v): string => $v->crop, $garden->own))], 'list');
+        return $this->page($request, 'crop/list.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $book, 'list' => $crops,
+            'families' => $families, 'family' => $family, 'search' => $search,
+            'own' => array_flip(array_map(static fn (OwnValue $v): string => $v->crop, $garden->own))], 'list');
     }
 
     #[Route('/g/{garden}/crops/{crop}', name: 'crop', methods: ['GET'])]
-    public function crop(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, CropFacts $facts, GardenBooks $books): Response
+    public function crop(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, CropFacts $facts,
+        GardenBooks $books): Response
     {
         if (!$book->has($crop)) {
             throw $this->createNotFoundException('The crop book has no such crop.');
@@ -65,7 +69,8 @@ final class CropController extends Page
             'chart' => TimingChart::of($garden, $found, $method, $this->sayer),
             'method' => $method,
             'entry' => $entry,
-            'answers' => null === $day || !$entry->isGood() ? [] : self::answers($garden, $found, $method, $day, 'ready' === $entry->raw('ask')),
+            'answers' => null === $day || !$entry->isGood() ? [] : self::answers($garden, $found, $method, $day,
+                'ready' === $entry->raw('ask')),
         ], 'crop', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
@@ -80,7 +85,8 @@ final class CropController extends Page
         foreach ($crop->places() as $place) {
             $ripening = $timing->of($crop, Cover::usualOf($place));
             $ripe = $isBackward ? $ripening->latestFor($day->number, $method) : $ripening->forward($day->number, $method);
-            $answers[] = ['place' => $place, 'ripe' => $ripe, 'late' => $isBackward && null !== $ripe && $ripe->lastGood + $crop->produce->keepingDays < $day->number];
+            $answers[] = ['place' => $place, 'ripe' => $ripe, 'late' => $isBackward && null !== $ripe
+                && $ripe->lastGood + $crop->produce->keepingDays < $day->number];
         }
 
         return $answers;

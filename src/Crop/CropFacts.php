@@ -25,9 +25,13 @@ final class CropFacts
     public function of(Crop $crop, Garden $garden): array
     {
         $units = $garden->settings->units;
-        $groups = ['Timing' => $this->timing($crop), 'Harvest and sale' => $this->harvest($crop), 'Warmth, frost and bolting' => [...$this->growth($crop), ...$this->hazards($crop)], 'Spacing and stock' => $this->stand($crop, $units), 'Place and neighbours' => [...$this->place($crop, $garden), ...$this->neighbours($crop, $units)]];
+        $groups = ['Timing' => $this->timing($crop), 'Harvest and sale' => $this->harvest($crop),
+            'Warmth, frost and bolting' => [...$this->growth($crop), ...$this->hazards($crop)],
+            'Spacing and stock' => $this->stand($crop, $units), 'Place and neighbours' => [...$this->place($crop, $garden),
+            ...$this->neighbours($crop, $units)]];
 
-        return array_map(static fn (array $facts): array => array_map(static fn (Fact $f): Fact => $f->from($crop->source($f->name)), $facts), $groups);
+        return array_map(static fn (array $facts): array => array_map(static fn (Fact $f): Fact => $f->from($crop->source($f->name)),
+            $facts), $groups);
     }
 
     /** @return list<mixed> one line of what a grower asks first, one thing after the other */
@@ -37,13 +41,15 @@ final class CropFacts
         $t = $crop->timing;
         $parts = [
             ...(null === $t->daysSown ? [] : [['sown', Quantity::of($t->daysSown, Unit::Day)]]),
-            ...(null === $t->daysTransplanted ? [] : [['planted out', Quantity::of($t->daysTransplanted, Unit::Day), 'after', Quantity::of($t->nurseryDays, Unit::Day), 'in the nursery']]),
+            ...(null === $t->daysTransplanted ? [] : [['planted out', Quantity::of($t->daysTransplanted, Unit::Day), 'after',
+                Quantity::of($t->nurseryDays, Unit::Day), 'in the nursery']]),
             [$crop->pattern],
             ...(Pattern::GreenManure === $crop->pattern ? [] : [[$crop->produce->ofAMetre($crop->produce->perMetre)]]),
             [$h->hardiness],
             ['soil from', Quantity::of($h->soilLeast, Unit::Celsius)],
             [Quantity::of($crop->stand->rows, Unit::Row), 'and', Quantity::short($crop->stand->inRow), 'in the row'],
-            ...(null === $h->store ? [] : [['keeps', $h->store->least, 'to', Quantity::of($h->store->most, Unit::Day), 'at', Quantity::of($h->store->celsius, Unit::Celsius)]]),
+            ...(null === $h->store ? [] : [['keeps', $h->store->least, 'to', Quantity::of($h->store->most, Unit::Day), 'at',
+                Quantity::of($h->store->celsius, Unit::Celsius)]]),
         ];
 
         return $parts;
@@ -71,7 +77,8 @@ final class CropFacts
             return $facts;
         }
 
-        return [...$facts, new Fact('Ripens over', Quantity::of($t->spread, Unit::Day), 'spread_days'), new Fact('Stands fit for', Quantity::of($t->hold, Unit::Day), 'hold_days')];
+        return [...$facts, new Fact('Ripens over', Quantity::of($t->spread, Unit::Day), 'spread_days'), new Fact('Stands fit for',
+            Quantity::of($t->hold, Unit::Day), 'hold_days')];
     }
 
     /** @return list<Fact> */
@@ -88,17 +95,25 @@ final class CropFacts
             new Fact('Shrinks in store', [Quantity::of($p->weeklyLoss, Unit::Share), 'a week'], 'weekly_loss'),
             new Fact('Ready when', new Prose($crop->habits->sign), 'sign'),
             new Fact('Best picked', $crop->habits->pickTime, 'pick_time'),
-            new Fact('To be cool within', 0 === $crop->habits->coolHours ? 'no hurry' : Quantity::of($crop->habits->coolHours, Unit::Hour), 'cool_hours'),
+            new Fact('To be cool within', 0 === $crop->habits->coolHours ? 'no hurry' : Quantity::of($crop->habits->coolHours,
+                Unit::Hour), 'cool_hours'),
             ...$this->store($crop),
             new Fact('Toxic', $crop->habits->toxic, 'toxic'),
         ];
 
         return match ($crop->pattern) {
-            Pattern::Cuts => [...$facts, new Fact('Cuts', (string) $r->cuts, 'cuts'), new Fact('Regrowth', Quantity::of($r->every, Unit::Day), 'every_days'), new Fact('Each cut gives of the one before', Quantity::of($r->laterShare, Unit::Share), 'later_share')],
-            Pattern::Picking => [...$facts, new Fact('Picked every', Quantity::of($r->every, Unit::Day), 'every_days'), new Fact('Picked for', Quantity::of($r->lasts, Unit::Day), 'picking_days'), new Fact('Climbs to full picking in', Quantity::of($r->ramp, Unit::Day), 'ramp_days')],
-            Pattern::Perennial => [...$facts, new Fact('Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'), new Fact('Harvested', self::window($r->harvest), 'harvest_window')],
+            Pattern::Cuts => [...$facts, new Fact('Cuts', (string) $r->cuts, 'cuts'), new Fact('Regrowth', Quantity::of($r->every,
+                Unit::Day), 'every_days'), new Fact('Each cut gives of the one before', Quantity::of($r->laterShare, Unit::Share),
+                    'later_share')],
+            Pattern::Picking => [...$facts, new Fact('Picked every', Quantity::of($r->every, Unit::Day), 'every_days'),
+                new Fact('Picked for', Quantity::of($r->lasts, Unit::Day), 'picking_days'), new Fact('Climbs to full picking in',
+                    Quantity::of($r->ramp, Unit::Day), 'ramp_days')],
+            Pattern::Perennial => [...$facts, new Fact('Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'),
+                new Fact('Harvested', self::window($r->harvest), 'harvest_window')],
             Pattern::Once, Pattern::DigAsNeeded => $facts,
-            Pattern::GreenManure => [new Fact('Harvest', $crop->pattern, 'pattern'), new Fact('Dry matter', $p->ofAMetre($p->perMetre), 'yield_per_m'), new Fact('Ended when', new Prose($crop->habits->sign), 'sign'), new Fact('Toxic', $crop->habits->toxic, 'toxic')],
+            Pattern::GreenManure => [new Fact('Harvest', $crop->pattern, 'pattern'), new Fact('Dry matter', $p->ofAMetre($p->perMetre),
+                'yield_per_m'), new Fact('Ended when', new Prose($crop->habits->sign), 'sign'), new Fact('Toxic', $crop->habits->toxic,
+                    'toxic')],
         };
     }
 
@@ -107,11 +122,13 @@ final class CropFacts
     {
         $s = $crop->stand;
         $h = $crop->habits;
-        $school = static fn (?SpacingSchool $one): array => null === $one ? [] : [Quantity::of($one->rows, Unit::Row), ',', Quantity::short($one->inRow), 'in the row'];
+        $school = static fn (?SpacingSchool $one): array => null === $one ? [] : [Quantity::of($one->rows, Unit::Row), ',',
+            Quantity::short($one->inRow), 'in the row'];
 
         return [
             new Fact('Grown from', $h->stock, 'stock'),
-            ...($h->stockAhead > 0 ? [new Fact('Cut, sprouted or started', [Quantity::of($h->stockAhead, Unit::Day), 'before'], 'stock_ahead_days')] : []),
+            ...($h->stockAhead > 0 ? [new Fact('Cut, sprouted or started', [Quantity::of($h->stockAhead, Unit::Day), 'before'],
+                'stock_ahead_days')] : []),
             new Fact(['Rows in a bed of', Quantity::short(Length::fromCentimetres(75))], (string) $s->rows, 'rows'),
             new Fact('Distance in the row', Quantity::short($s->inRow), 'in_row_cm'),
             new Fact('Wide rows for the hoe', $school($h->hoe), 'spacing_hoe'),
@@ -122,7 +139,9 @@ final class CropFacts
             new Fact('Plants per seed unit', Units::number($s->plantsPerSeedUnit, 2), 'plants_per_seed_unit'),
             new Fact('Germination', Quantity::of($s->germination, Unit::Share), 'germination'),
             new Fact('Field factor', Quantity::of($s->fieldFactor, Unit::Share), 'field_factor'),
-            \in_array($h->stock, [Stock::Seed, Stock::SeedBall], true) ? new Fact('A thousand seeds weigh', Quantity::of($s->thousandSeedGrams, Unit::Gram), 'thousand_seed_g') : new Fact('One piece weighs', Quantity::of($s->thousandSeedGrams / 1000, Unit::Gram), 'thousand_seed_g'),
+            \in_array($h->stock, [Stock::Seed, Stock::SeedBall], true) ? new Fact('A thousand seeds weigh',
+                Quantity::of($s->thousandSeedGrams, Unit::Gram), 'thousand_seed_g') : new Fact('One piece weighs',
+                    Quantity::of($s->thousandSeedGrams / 1000, Unit::Gram), 'thousand_seed_g'),
             new Fact('Lost in the nursery', Quantity::of($s->trayLoss, Unit::Share), 'tray_loss'),
             new Fact('Cells per tray', (string) $s->cellsPerTray, 'cells_per_tray'),
         ];
@@ -132,18 +151,21 @@ final class CropFacts
     private function growth(Crop $crop): array
     {
         $g = $crop->growth;
-        $up = array_merge(...array_map(static fn (int $degrees, float $days): array => [Quantity::of($degrees, Unit::Celsius), Units::number($days, 1).' d,'], array_keys($g->emergence->days), $g->emergence->days));
+        $up = array_merge(...array_map(static fn (int $degrees, float $days): array => [Quantity::of($degrees, Unit::Celsius),
+            Units::number($days, 1).' d,'], array_keys($g->emergence->days), $g->emergence->days));
         $facts = [
             new Fact('Develops from', Quantity::of($g->temperature->least, Unit::Celsius), 't_least'),
             new Fact('Develops fastest at', Quantity::of($g->temperature->best, Unit::Celsius), 't_best'),
             new Fact('Stops at', Quantity::of($g->temperature->most, Unit::Celsius), 't_most'),
             new Fact('Catalogue days hold at a mean of', Quantity::of($g->reference, Unit::Celsius), 't_reference'),
             new Fact('Days to emergence, by soil', $up, 'emergence'),
-            ...(null === $g->bulbHours ? [] : [new Fact('Bulbs in days of', [Quantity::of($g->bulbHours, Unit::Hour), ': planted late it ripens smaller, not later'], 'bulb_hours')]),
+            ...(null === $g->bulbHours ? [] : [new Fact('Bulbs in days of', [Quantity::of($g->bulbHours, Unit::Hour),
+                ': planted late it ripens smaller, not later'], 'bulb_hours')]),
             new Fact('Ripens', $g->anchored ? 'in its season, whatever the count of days' : 'by warmth and light', 'maturity'),
         ];
 
-        return $g->anchored && Pattern::Perennial !== $crop->pattern ? [...$facts, new Fact('Harvested at 47° north', self::window($crop->rhythm->harvest), 'harvest_window')] : $facts;
+        return $g->anchored && Pattern::Perennial !== $crop->pattern ? [...$facts, new Fact('Harvested at 47° north',
+            self::window($crop->rhythm->harvest), 'harvest_window')] : $facts;
     }
 
     /** @return list<Fact> */
@@ -166,7 +188,8 @@ final class CropFacts
     private function hazards(Crop $crop): array
     {
         $h = $crop->habits;
-        $frost = array_merge([], ...array_map(static fn (string $stage, float $degrees): array => [Stage::from($stage), Quantity::of($degrees, Unit::Celsius)], array_keys($h->frostDamage), $h->frostDamage));
+        $frost = array_merge([], ...array_map(static fn (string $stage, float $degrees): array => [Stage::from($stage),
+            Quantity::of($degrees, Unit::Celsius)], array_keys($h->frostDamage), $h->frostDamage));
         $b = $h->bolting;
 
         return [
@@ -174,9 +197,11 @@ final class CropFacts
             new Fact('Frost', $h->hardiness, 'frost_class'),
             new Fact('Damage begins', $frost, 'frost_damage'),
             ...($b->isLikely() ? [] : [new Fact('Bolts or sets badly after', 'nothing usual', 'bolts')]),
-            ...(null === $b->coldDays ? [] : [new Fact('Bolts after', [Quantity::of($b->coldDays, Unit::Day), 'below', Quantity::of(7, Unit::Celsius)], 'bolt_cold_days')]),
+            ...(null === $b->coldDays ? [] : [new Fact('Bolts after', [Quantity::of($b->coldDays, Unit::Day), 'below',
+                Quantity::of(7, Unit::Celsius)], 'bolt_cold_days')]),
             ...(null === $b->dayHours ? [] : [new Fact('Bolts in days of', Quantity::of($b->dayHours, Unit::Hour), 'bolt_day_hours')]),
-            ...(null === $b->heat ? [] : [new Fact('Bolts or sets badly in a week of', Quantity::of($b->heat, Unit::Celsius), 'bolt_heat_c')]),
+            ...(null === $b->heat ? [] : [new Fact('Bolts or sets badly in a week of', Quantity::of($b->heat, Unit::Celsius),
+                'bolt_heat_c')]),
         ];
     }
 
@@ -188,9 +213,11 @@ final class CropFacts
         return [
             new Fact('pH', Units::number($h->phLeast, 1).' to '.Units::number($h->phMost, 1), 'ph'),
             new Fact('Rotates with', $h->rotation, 'rotation'),
-            new Fact('Kept from other varieties in flower', 0 === $h->isolation ? 'no need' : [Quantity::of($h->isolation, Unit::Metre), ...($h->isolationDays > 0 ? ['or', Quantity::of($h->isolationDays, Unit::Day), 'between flowerings'] : [])], 'isolation_m'),
+            new Fact('Kept from other varieties in flower', 0 === $h->isolation ? 'no need' : [Quantity::of($h->isolation, Unit::Metre),
+                ...($h->isolationDays > 0 ? ['or', Quantity::of($h->isolationDays, Unit::Day), 'between flowerings'] : [])], 'isolation_m'),
             new Fact('Bees', $h->needsBees() ? 'must reach the flowers' : 'not needed', 'bees'),
-            ...(null === $h->flowerDays ? [] : [new Fact('From open flower to harvest', Quantity::of($h->flowerDays, Unit::Day), 'flower_days')]),
+            ...(null === $h->flowerDays ? [] : [new Fact('From open flower to harvest', Quantity::of($h->flowerDays, Unit::Day),
+                'flower_days')]),
         ];
     }
 

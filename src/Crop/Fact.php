@@ -19,7 +19,8 @@ final readonly class Fact
      * @param string|\BackedEnum|Quantity|Goods|Prose|list<string|\BackedEnum|Quantity|Goods|Length|MonthDay> $value
      * @param string                                                                                          $name  of the value in the book
      */
-    public function __construct(public string|array $label, public string|\BackedEnum|Quantity|Goods|Prose|array $value, public string $name, public ?Source $source = null)
+    public function __construct(public string|array $label, public string|\BackedEnum|Quantity|Goods|Prose|array $value,
+        public string $name, public ?Source $source = null)
     {
     }
 

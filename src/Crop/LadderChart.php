@@ -38,10 +38,12 @@ final readonly class LadderChart
         $rungs = [];
         foreach ($good as $i => $rung) {
             $from = $rung->from->number ?? 0;
-            $rungs[] = ['rung' => $rung, 'y' => $i * self::RUNG, 'x' => $axis->at($from), 'w' => max(2.0, $axis->wide($from, $rung->until->number ?? $from)), 'lead' => $axis->at($from)];
+            $rungs[] = ['rung' => $rung, 'y' => $i * self::RUNG, 'x' => $axis->at($from),
+                'w' => max(2.0, $axis->wide($from, $rung->until->number ?? $from)), 'lead' => $axis->at($from)];
         }
 
-        $gaps = array_map(static fn (LadderGap $gap): array => ['x' => $axis->at($gap->from->number), 'w' => $axis->wide($gap->from->number, $gap->until->number), 'days' => $gap->days()], $ladder->gaps);
+        $gaps = array_map(static fn (LadderGap $gap): array => ['x' => $axis->at($gap->from->number),
+            'w' => $axis->wide($gap->from->number, $gap->until->number), 'days' => $gap->days()], $ladder->gaps);
         $height = self::RUNG * max(1, \count($good));
 
         return new self($rungs, $gaps, $axis->months(), $height, $height + self::BELOW);

@@ -22,7 +22,8 @@ use Symfony\Component\Routing\Attribute\Route;
 final class LadderController extends Page
 {
     #[Route('/g/{garden}/crops/{crop}/ladder', name: 'ladder', methods: ['GET'])]
-    public function ladder(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, Planner $planner): Response
+    public function ladder(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, RecipeBook $recipes,
+        Planner $planner): Response
     {
         if (!$book->has($crop)) {
             throw $this->createNotFoundException('The crop book has no such crop.');

@@ -30,11 +30,13 @@ final class OwnController extends Page
     #[Route('/g/{garden}/crops/{crop}/own', name: 'own', methods: ['GET'])]
     public function form(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, GardenBooks $books): Response
     {
-        return $this->show($request, $visit, $snapshot->of($visit->gardenId), $book, $books, $crop, self::copy($request->query->getString('copy')), Entry::fresh(), null, '');
+        return $this->show($request, $visit, $snapshot->of($visit->gardenId), $book, $books, $crop,
+            self::copy($request->query->getString('copy')), Entry::fresh(), null, '');
     }
 
     #[Route('/g/{garden}/crops/{crop}/own', name: 'own_keep', methods: ['POST'])]
-    public function keep(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, GardenBooks $books, OwnForm $form, BookEdit $edit): Response
+    public function keep(Request $request, Visit $visit, string $crop, Snapshot $snapshot, CropBook $book, GardenBooks $books,
+        OwnForm $form, BookEdit $edit): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $copy = self::copy($request->request->getString('copy'));
@@ -45,12 +47,14 @@ final class OwnController extends Page
             return $this->show($request, $visit, $garden, $book, $books, $crop, $copy, $entry, $entry->isGood() ? $read['own'] : null, '');
         }
         try {
-            $edit->keep($visit->gardenId, $visit->accountId, $entry->raw('seen'), $read['own'], 'follow' === $entry->raw('do'), self::words($entry, $copy));
+            $edit->keep($visit->gardenId, $visit->accountId, $entry->raw('seen'), $read['own'], 'follow' === $entry->raw('do'),
+                self::words($entry, $copy));
         } catch (Meanwhile $meanwhile) {
             return $this->show($request, $visit, $garden, $book, $books, $crop, $copy, $entry, $read['own'], $this->sayer->why($meanwhile));
         }
 
-        return $this->kept($visit, self::words($entry, $copy).'.', $this->generateUrl('crop', ['garden' => $visit->gardenId, 'crop' => $read['key']]));
+        return $this->kept($visit, self::words($entry, $copy).'.', $this->generateUrl('crop', ['garden' => $visit->gardenId,
+            'crop' => $read['key']]));
     }
 
     #[Route('/g/{garden}/crops/{crop}/book', name: 'own_away', methods: ['POST'])]
@@ -78,7 +82,8 @@ final class OwnController extends Page
 
     private static function words(Entry $entry, string $copy): string
     {
-        return mb_substr(\sprintf('%s ‘%s’: %s', $entry->raw('v-name'), $entry->raw('v-variety'), '' === $copy ? 'own values' : 'added as our own'), 0, 200);
+        return mb_substr(\sprintf('%s ‘%s’: %s', $entry->raw('v-name'), $entry->raw('v-variety'), '' === $copy ? 'own values'
+            : 'added as our own'), 0, 200);
     }
 
     private function crop(CropBook $book, string $crop): Crop
@@ -87,7 +92,8 @@ final class OwnController extends Page
     }
 
     /** @param list<OwnValue>|null $own as they would be, to be tried; null: not yet */
-    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, GardenBooks $books, string $crop, string $copy, Entry $entry, ?array $own, string $problem): Response
+    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, GardenBooks $books, string $crop,
+        string $copy, Entry $entry, ?array $own, string $problem): Response
     {
         return $this->page($request, 'crop/own.html.twig', [
             'visit' => $visit,

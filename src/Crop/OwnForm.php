@@ -41,7 +41,8 @@ final readonly class OwnForm
             default => $values['of']['is'] ?? '',
         };
         $key = '' === $copy ? $from : self::free($this->books->built($own)->entries(), $entry->raw('v-variety'), $entry->raw('v-name'));
-        $base = '' === $copy ? ([] === $shipped ? ('' === $of ? [] : $this->books->values($own, $of)) : $shipped) : ('' === $of ? [] : $this->books->values($own, $of));
+        $base = '' === $copy ? ([] === $shipped ? ('' === $of ? [] : $this->books->values($own, $of)) : $shipped)
+            : ('' === $of ? [] : $this->books->values($own, $of));
         $lines = [BookSheet::COLUMNS];
         $names = [];
         if ('' !== $of && ('' !== $copy || [] === $shipped)) {
@@ -59,7 +60,8 @@ final readonly class OwnForm
         if (1 === \count($lines)) {
             return ['key' => $key, 'own' => $others];
         }
-        $sheet = BookSheet::read($lines, $this->books->rows($others), array_map(static fn (Recipe $r): string => $r->key, $this->recipes->all()));
+        $sheet = BookSheet::read($lines, $this->books->rows($others), array_map(static fn (Recipe $r): string => $r->key,
+            $this->recipes->all()));
         foreach ($sheet->faults as $fault) {
             $entry->fault('v-'.('' === $fault->value ? 'variety' : $fault->value), $fault->words);
         }

@@ -34,7 +34,8 @@ final class SheetFile
         $file = fopen('php://temp', 'r+');
         \assert(false !== $file);
         foreach ($rows as $row) {
-            fputcsv($file, array_map(static fn (string $cell): string => 1 === preg_match(self::FORMULA, $cell) ? "'".$cell : $cell, $row), ',', '"', '', "\r\n");
+            fputcsv($file, array_map(static fn (string $cell): string => 1 === preg_match(self::FORMULA, $cell) ? "'".$cell : $cell,
+                $row), ',', '"', '', "\r\n");
         }
         rewind($file);
 
@@ -52,12 +53,20 @@ final class SheetFile
         $zip = new \ZipArchive();
         $zip->open($path, \ZipArchive::OVERWRITE);
         $head = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>';
-        $zip->addFromString('[Content_Types].xml', $head.'<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>');
-        $zip->addFromString('_rels/.rels', $head.'<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument" Target="xl/workbook.xml"/></Relationships>');
-        $zip->addFromString('xl/workbook.xml', $head.'<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="Crop values" sheetId="1" r:id="rId1"/></sheets></workbook>');
-        $zip->addFromString('xl/_rels/workbook.xml.rels', $head.'<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>');
-        $cell = static fn (string $text): string => '<c t="inlineStr"><is><t xml:space="preserve">'.htmlspecialchars($text, \ENT_XML1).'</t></is></c>';
-        $zip->addFromString('xl/worksheets/sheet1.xml', $head.'<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>'.implode('', array_map(static fn (array $row): string => '<row>'.implode('', array_map($cell, $row)).'</row>', $rows)).'</sheetData></worksheet>');
+        $zip->addFromString('[Content_Types].xml',
+            $head.'<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>');
+        $zip->addFromString('_rels/.rels',
+            $head.'<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument" Target="xl/workbook.xml"/></Relationships>');
+        $zip->addFromString('xl/workbook.xml',
+            $head.'<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="Crop values" sheetId="1" r:id="rId1"/></sheets></workbook>');
+        $zip->addFromString('xl/_rels/workbook.xml.rels',
+            $head.'<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>');
+        $cell = static fn (string $text): string => '<c t="inlineStr"><is><t xml:space="preserve">'.htmlspecialchars($text,
+            \ENT_XML1).'</t></is></c>';
+        $zip->addFromString('xl/worksheets/sheet1.xml',
+            $head.'<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>'.implode('',
+                array_map(static fn (array $row): string => '<row>'.implode('', array_map($cell, $row)).'</row>',
+                    $rows)).'</sheetData></worksheet>');
         $zip->close();
         $bytes = (string) file_get_contents($path);
         unlink($path);

@@ -55,7 +55,8 @@ final readonly class TimingChart
     {
         $south = $garden->place->latitude < 0;
         $first = Day::fromDate($garden->today->year() - ($south && $garden->today->month() < 7 ? 1 : 0), $south ? 7 : 1, 1);
-        $curves = array_values(array_filter(array_map(static fn (PlaceType $p): ?TimingCurve => TimingCurve::of($garden, $crop, $method, $p, $first), PlaceType::cases())));
+        $curves = array_values(array_filter(array_map(static fn (PlaceType $p): ?TimingCurve => TimingCurve::of($garden, $crop, $method,
+            $p, $first), PlaceType::cases())));
         $catalogue = ($crop->timing->daysFor($method) ?? 0) + (Method::Transplanted === $method ? $crop->timing->nurseryDays : 0);
         if ([] === $curves || 0 === $catalogue) {
             return null;
@@ -68,7 +69,8 @@ final readonly class TimingChart
             self::points($curves, $sayer),
             self::rows($curves),
             (new TimeAxis($first->number, 365, self::WIDTH))->months(),
-            array_map(static fn (MonthTick $tick): MonthTick => new MonthTick(round(self::HEIGHT - $tick->at, 1), $tick->label, $tick->year), (new TimeAxis($first->number, self::DAYS_UP, self::HEIGHT))->months()),
+            array_map(static fn (MonthTick $tick): MonthTick => new MonthTick(round(self::HEIGHT - $tick->at, 1), $tick->label,
+                $tick->year), (new TimeAxis($first->number, self::DAYS_UP, self::HEIGHT))->months()),
             $first->number,
             $risks,
             self::HEIGHT + self::BELOW + self::ROW * (\count($risks) + 1),
@@ -87,7 +89,8 @@ final readonly class TimingChart
     {
         $points = [];
         foreach ($curves as $curve) {
-            $points[$curve->place->value] = array_map(static fn (SowingDay $d): array => [$d->sow, $d->ready, $d->last, implode('; ', array_map($sayer->text(...), $d->risks))], $curve->days);
+            $points[$curve->place->value] = array_map(static fn (SowingDay $d): array => [$d->sow, $d->ready, $d->last,
+                implode('; ', array_map($sayer->text(...), $d->risks))], $curve->days);
         }
 
         return $points;
@@ -107,7 +110,8 @@ final readonly class TimingChart
             foreach ($curve->days as $n => $d) {
                 if (0 === $n % 14) {
                     $rows[$n]['day'] = Day::of($d->sow);
-                    $rows[$n]['cells'][$curve->place->value] = new TimingCell(null === $d->ready ? null : Day::of($d->ready), null === $d->last ? null : Day::of($d->last), array_values($d->risks));
+                    $rows[$n]['cells'][$curve->place->value] = new TimingCell(null === $d->ready ? null : Day::of($d->ready),
+                        null === $d->last ? null : Day::of($d->last), array_values($d->risks));
                 }
             }
         }
@@ -168,7 +172,8 @@ final readonly class TimingChart
                 continue;
             }
             $line .= (null === $open ? 'M' : 'L').self::x($n).' '.self::y((int) $d->ready - $first);
-            $band .= \sprintf('M%s %sV%s', self::x($n), self::y((int) $d->ready - $first), self::y(min(self::DAYS_UP, (int) $d->last - $first)));
+            $band .= \sprintf('M%s %sV%s', self::x($n), self::y((int) $d->ready - $first),
+                self::y(min(self::DAYS_UP, (int) $d->last - $first)));
             $open = $n;
         }
 

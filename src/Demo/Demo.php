@@ -62,9 +62,11 @@ final readonly class Demo
         $this->drawUp->keep($id, $account->id, $garden, $plan);
         if (null !== $garden->climate) {
             $climate = $garden->climate;
-            $this->log->record($id, $account->id, 'Readings of the simulated station up to yesterday', fn (): int => $this->readings->read($id, $this->station->days($id, $climate, $garden->today, $this->today->day()->plus(-1)), $this->station->name()));
+            $this->log->record($id, $account->id, 'Readings of the simulated station up to yesterday', fn (): int => $this->readings->read($id, $this->station->days($id, $climate, $garden->today, $this->today->day()->plus(-1)),
+                $this->station->name()));
         }
-        $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpToToday($id, $garden->with($plan->plantings())));
+        $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpToToday($id,
+            $garden->with($plan->plantings())));
     }
 
     private function workUpToToday(string $gardenId, Garden $garden): void
@@ -73,10 +75,12 @@ final readonly class Demo
         foreach ($garden->plantings as $planting) {
             $standing = $this->standingOn($planting);
             if ($planting->key !== $overdue && $standing !== $planting->standing) {
-                $this->entities->getRepository(PlantingRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $planting->key])?->comeTo($standing);
+                $this->entities->getRepository(PlantingRecord::class)->findOneBy(['gardenId' => $gardenId,
+                    'key' => $planting->key])?->comeTo($standing);
             }
         }
-        $this->plantings->note($gardenId, array_map(static fn (Planting $p): FieldNote => new FieldNote($p->key, Happening::Begun, $p->bedStart, null, null, null, '', null), $this->bedsBegun($garden)));
+        $this->plantings->note($gardenId, array_map(static fn (Planting $p): FieldNote => new FieldNote($p->key, Happening::Begun,
+            $p->bedStart, null, null, null, '', null), $this->bedsBegun($garden)));
     }
 
     /**
@@ -87,8 +91,10 @@ final readonly class Demo
     private function bedsBegun(Garden $garden): array
     {
         $today = $this->today->day();
-        $open = $garden->plantings->where(static fn (Planting $p): bool => $p->bedStart->isBefore($today) && !$p->ground->isBefore($today))->all();
-        usort($open, static fn (Planting $a, Planting $b): int => [$b->ground->isBefore($today->plus(2)) ? 0 : 1, $a->ground->number, $a->key] <=> [$a->ground->isBefore($today->plus(2)) ? 0 : 1, $b->ground->number, $b->key]);
+        $open = $garden->plantings->where(static fn (Planting $p): bool => $p->bedStart->isBefore($today)
+            && !$p->ground->isBefore($today))->all();
+        usort($open, static fn (Planting $a, Planting $b): int => [$b->ground->isBefore($today->plus(2)) ? 0 : 1, $a->ground->number,
+            $a->key] <=> [$a->ground->isBefore($today->plus(2)) ? 0 : 1, $b->ground->number, $b->key]);
 
         return \array_slice($open, 1);
     }
@@ -108,7 +114,8 @@ final readonly class Demo
     /** The sowing that should have gone into its bed last and has not. */
     private function overdue(Garden $garden): ?string
     {
-        $due = array_filter($garden->plantings->all(), fn (Planting $p): bool => Standing::Planned === $p->standing && Standing::Growing === $this->standingOn($p) && $p->sow->equals($p->ground));
+        $due = array_filter($garden->plantings->all(), fn (Planting $p): bool => Standing::Planned === $p->standing
+            && Standing::Growing === $this->standingOn($p) && $p->sow->equals($p->ground));
         usort($due, static fn (Planting $a, Planting $b): int => [$b->ground->number, $a->key] <=> [$a->ground->number, $b->key]);
 
         return [] === $due ? null : $due[0]->key;

@@ -29,7 +29,8 @@ final readonly class GardenFileArgument
         $file = $input->getArgument('file');
         $text = \is_string($file) ? @file_get_contents('-' === $file ? 'php://stdin' : $file) : false;
         if (false === $text) {
-            $this->complain($output, \sprintf('The file %s cannot be read. Give the path of a garden file.', \is_string($file) ? $file : ''));
+            $this->complain($output, \sprintf('The file %s cannot be read. Give the path of a garden file.', \is_string($file) ? $file
+                : ''));
 
             return null;
         }

@@ -100,7 +100,8 @@ final readonly class GardenReader
 
         $protections = ProtectionReader::protections($root, $beds, $plantings);
 
-        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history, array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes);
+        return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history,
+            array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes);
     }
 
     /** @return list<Recipe> by key */
@@ -121,7 +122,9 @@ final readonly class GardenReader
     /** @return list<OwnValue> */
     private function own(Node $root): array
     {
-        $own = array_map(static fn (Node $node): OwnValue => new OwnValue($node->key('crop'), $node->text('value', 40), $node->text('is', 400, '/^/u'), $node->text('note', 400, '/^/u')), $root->has('own_values') ? $root->objects('own_values', 20_000) : []);
+        $own = array_map(static fn (Node $node): OwnValue => new OwnValue($node->key('crop'), $node->text('value', 40),
+            $node->text('is', 400, '/^/u'), $node->text('note', 400, '/^/u')), $root->has('own_values') ? $root->objects('own_values',
+                20_000) : []);
         usort($own, static fn (OwnValue $a, OwnValue $b): int => [$a->crop, $a->name] <=> [$b->crop, $b->name]);
 
         return $own;
@@ -145,7 +148,8 @@ final readonly class GardenReader
 
     private function place(Node $node): Place
     {
-        return new Place($node->text('name'), $node->float('latitude', -66, 66), $node->int('altitude_m', -400, 5000), $node->monthDay('last_frost'), $node->monthDay('first_frost'));
+        return new Place($node->text('name'), $node->float('latitude', -66, 66), $node->int('altitude_m', -400, 5000),
+            $node->monthDay('last_frost'), $node->monthDay('first_frost'));
     }
 
     /**
@@ -224,7 +228,10 @@ final readonly class GardenReader
             if (!\in_array($block, $blocks, true)) {
                 $node->fault('block', 'is not among the blocks of this file.');
             }
-            $beds[$name] = new Bed($name, $block, $position, Length::fromMillimetres($node->int('length_mm', 500, 500_000)), Length::fromMillimetres($node->int('width_mm', 100, 10_000)), Length::fromMillimetres($node->int('path_mm', 0, 10_000)), $node->choice('place', PlaceType::class), $node->has('temper') ? TemperFile::readTemper($node->object('temper')) : new Temper(), $node->has('quarantine') ? TemperFile::readQuarantine($node->objects('quarantine', 50)) : []);
+            $beds[$name] = new Bed($name, $block, $position, Length::fromMillimetres($node->int('length_mm', 500, 500_000)),
+                Length::fromMillimetres($node->int('width_mm', 100, 10_000)), Length::fromMillimetres($node->int('path_mm', 0, 10_000)),
+                $node->choice('place', PlaceType::class), $node->has('temper') ? TemperFile::readTemper($node->object('temper'))
+                : new Temper(), $node->has('quarantine') ? TemperFile::readQuarantine($node->objects('quarantine', 50)) : []);
         }
 
         $order = array_flip($blocks);

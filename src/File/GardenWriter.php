@@ -27,7 +27,8 @@ final class GardenWriter
 {
     public function write(Garden $garden): string
     {
-        return json_encode($this->values($garden), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)."\n";
+        return json_encode($this->values($garden),
+            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION)."\n";
     }
 
     /** @return array<string, mixed> */
@@ -47,16 +48,26 @@ final class GardenWriter
             ],
             'settings' => $this->settings($garden->settings),
             'blocks' => $garden->blocks,
-            'beds' => array_map(static fn (Bed $b): array => ['name' => $b->name, 'block' => $b->block, 'length_mm' => $b->length->millimetres, 'width_mm' => $b->width->millimetres, 'path_mm' => $b->path->millimetres, 'place' => $b->place->value, ...($b->temper->isUsual() ? [] : ['temper' => TemperFile::temper($b->temper)]), ...([] === $b->quarantine ? [] : ['quarantine' => TemperFile::quarantine($b->quarantine)])], $garden->beds),
-            'history' => array_map(static fn (PastCrop $p): array => [...PlantingCodec::stretch($p->stretch), 'crop' => $p->crop, 'cleared' => $p->cleared->iso()], $garden->history),
-            'outlets' => array_map(static fn (Outlet $o): array => ['key' => $o->key, 'name' => $o->name, 'weekday' => $o->weekday->value, 'priority' => $o->priority, 'pick_window_days' => $o->pickWindowDays, 'pick_to_sale_days' => $o->pickToSaleDays], $garden->outlets),
-            'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit, 'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item, 'units' => $part->units], $p->parts)], $garden->products),
-            'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product, 'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
+            'beds' => array_map(static fn (Bed $b): array => ['name' => $b->name, 'block' => $b->block,
+                'length_mm' => $b->length->millimetres, 'width_mm' => $b->width->millimetres, 'path_mm' => $b->path->millimetres,
+                'place' => $b->place->value, ...($b->temper->isUsual() ? [] : ['temper' => TemperFile::temper($b->temper)]),
+                ...([] === $b->quarantine ? [] : ['quarantine' => TemperFile::quarantine($b->quarantine)])], $garden->beds),
+            'history' => array_map(static fn (PastCrop $p): array => [...PlantingCodec::stretch($p->stretch), 'crop' => $p->crop,
+                'cleared' => $p->cleared->iso()], $garden->history),
+            'outlets' => array_map(static fn (Outlet $o): array => ['key' => $o->key, 'name' => $o->name,
+                'weekday' => $o->weekday->value, 'priority' => $o->priority, 'pick_window_days' => $o->pickWindowDays,
+                'pick_to_sale_days' => $o->pickToSaleDays], $garden->outlets),
+            'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit,
+                'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item,
+                'units' => $part->units], $p->parts)], $garden->products),
+            'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product,
+                'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
             'plantings' => array_map(PlantingCodec::values(...), $garden->plantings->all()),
             ...(null === $garden->climate ? [] : ['climate' => ClimateFile::values($garden->climate)]),
             ...([] === $garden->protections ? [] : ['protections' => array_map(self::protection(...), $garden->protections)]),
             ...([] === $garden->recipes ? [] : ['own_recipes' => array_map(RecipeReader::values(...), $garden->recipes)]),
-            ...([] === $garden->own ? [] : ['own_values' => array_map(static fn (OwnValue $v): array => ['crop' => $v->crop, 'value' => $v->name, 'is' => $v->is, 'note' => $v->note], $garden->own)]),
+            ...([] === $garden->own ? [] : ['own_values' => array_map(static fn (OwnValue $v): array => ['crop' => $v->crop,
+                'value' => $v->name, 'is' => $v->is, 'note' => $v->note], $garden->own)]),
             ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
         ];
     }
@@ -101,6 +112,7 @@ final class GardenWriter
     /** @return array<string, string> */
     private static function protection(Protection $p): array
     {
-        return [...('' === $p->planting ? ['bed' => $p->bed] : ['planting' => $p->planting]), 'cover' => $p->cover->value, 'purpose' => $p->purpose->value, 'from' => $p->days->start->iso(), 'to' => $p->days->last()->iso()];
+        return [...('' === $p->planting ? ['bed' => $p->bed] : ['planting' => $p->planting]), 'cover' => $p->cover->value,
+            'purpose' => $p->purpose->value, 'from' => $p->days->start->iso(), 'to' => $p->days->last()->iso()];
     }
 }

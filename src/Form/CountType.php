@@ -39,7 +39,8 @@ final class CountType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['compound' => false, 'least' => 0, 'most' => 1_000_000])->setAllowedTypes('least', 'int')->setAllowedTypes('most', 'int');
+        $resolver->setDefaults(['compound' => false, 'least' => 0, 'most' => 1_000_000])->setAllowedTypes('least',
+            'int')->setAllowedTypes('most', 'int');
     }
 
     public function getBlockPrefix(): string

@@ -18,7 +18,8 @@ final class LengthType extends TypedField
     public function configureOptions(OptionsResolver $resolver): void
     {
         parent::configureOptions($resolver);
-        $resolver->setDefaults(['short' => false, 'least' => 0.0, 'most' => 1000.0])->setAllowedTypes('short', 'bool')->setAllowedTypes('least', 'float')->setAllowedTypes('most', 'float');
+        $resolver->setDefaults(['short' => false, 'least' => 0.0, 'most' => 1000.0])->setAllowedTypes('short',
+            'bool')->setAllowedTypes('least', 'float')->setAllowedTypes('most', 'float');
         $resolver->setInfo('short', 'Spacings and widths: centimetres or inches')->setInfo('least', 'metres')->setInfo('most', 'metres');
     }
 
@@ -31,7 +32,8 @@ final class LengthType extends TypedField
     {
         $units = $this->sayer->formatter()->units;
 
-        return Length::parse($text, true === $options['short'] ? $units->shortUnit() : $units->longUnit(), self::number($options['least']), self::number($options['most']));
+        return Length::parse($text, true === $options['short'] ? $units->shortUnit() : $units->longUnit(),
+            self::number($options['least']), self::number($options['most']));
     }
 
     private static function number(mixed $value): float

@@ -40,7 +40,8 @@ final class NumberType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['compound' => false, 'least' => 0.0, 'most' => 1_000_000.0])->setAllowedTypes('least', 'float')->setAllowedTypes('most', 'float');
+        $resolver->setDefaults(['compound' => false, 'least' => 0.0, 'most' => 1_000_000.0])->setAllowedTypes('least',
+            'float')->setAllowedTypes('most', 'float');
     }
 
     public function getBlockPrefix(): string

@@ -29,7 +29,8 @@ final class Parsed implements DataTransformerInterface
      * @param array<string, mixed>                      $options of the field
      * @param \Closure(): string|null                   $nothing what to say of an empty field; null: it may stay empty
      */
-    public function __construct(private readonly Sayer $sayer, private readonly \Closure $write, private readonly \Closure $parse, private readonly array $options, private readonly ?\Closure $nothing)
+    public function __construct(private readonly Sayer $sayer, private readonly \Closure $write, private readonly \Closure $parse,
+        private readonly array $options, private readonly ?\Closure $nothing)
     {
     }
 
@@ -59,7 +60,8 @@ final class Parsed implements DataTransformerInterface
             return $this->was;
         } catch (BadInput $bad) {
             $failed = new TransformationFailedException($bad->getMessage(), previous: $bad);
-            $failed->setInvalidMessage(strtr('' === $text && null !== $this->nothing ? ($this->nothing)() : $this->sayer->why($bad), ['{' => '(', '}' => ')']));
+            $failed->setInvalidMessage(strtr('' === $text && null !== $this->nothing ? ($this->nothing)() : $this->sayer->why($bad),
+                ['{' => '(', '}' => ')']));
             throw $failed;
         }
     }

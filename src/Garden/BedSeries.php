@@ -27,7 +27,8 @@ final readonly class BedSeries
         $ids = [];
         $made = [];
         foreach ($beds as $bed) {
-            $block = $made[$bed->block] ?? $this->entities->getRepository(BlockRecord::class)->findOneBy(['gardenId' => $gardenId, 'name' => $bed->block]);
+            $block = $made[$bed->block] ?? $this->entities->getRepository(BlockRecord::class)->findOneBy(['gardenId' => $gardenId,
+                'name' => $bed->block]);
             if (null === $block) {
                 $block = new BlockRecord($gardenId, $bed->block, $blocks + \count($made));
                 $this->entities->persist($block);

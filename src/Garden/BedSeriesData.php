@@ -35,7 +35,8 @@ final class BedSeriesData
     public function after(Garden $garden): array
     {
         $walk = \count($garden->beds);
-        $bed = fn (int $i): Bed => new Bed($this->prefix.($this->first + $i), $this->block, $walk + $i, $this->length, $this->width, $this->path, $this->place);
+        $bed = fn (int $i): Bed => new Bed($this->prefix.($this->first + $i), $this->block, $walk + $i, $this->length, $this->width,
+            $this->path, $this->place);
 
         return array_map($bed, range(0, $this->count - 1));
     }

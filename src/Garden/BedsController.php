@@ -52,20 +52,24 @@ final class BedsController extends Page
         }
         $taken = array_intersect_key($garden->bedsByName(), array_column($beds, null, 'name'));
         if ([] !== $taken) {
-            Forms::fault($form, 'prefix', \sprintf('There is a bed %s already. Choose other letters or another first number.', array_key_first($taken)));
+            Forms::fault($form, 'prefix', \sprintf('There is a bed %s already. Choose other letters or another first number.',
+                array_key_first($taken)));
         }
         if ([] === $beds || !$form->isValid()) {
             return $this->show($request, $visit, $garden, $form, $this->freshPast($garden));
         }
-        $words = \sprintf('%d beds added: %s to %s in block %s', \count($beds), $beds[0]->name, $beds[\count($beds) - 1]->name, $beds[0]->block);
-        $log->record($visit->gardenId, $visit->accountId, $words, static fn (): array => $series->add($visit->gardenId, $beds, \count($garden->blocks)));
+        $words = \sprintf('%d beds added: %s to %s in block %s', \count($beds), $beds[0]->name, $beds[\count($beds) - 1]->name,
+            $beds[0]->block);
+        $log->record($visit->gardenId, $visit->accountId, $words, static fn (): array => $series->add($visit->gardenId, $beds,
+            \count($garden->blocks)));
         $this->addFlash('done', \sprintf('%d beds are added.', \count($beds)));
 
         return $this->seeOther('beds', ['garden' => $visit->gardenId]);
     }
 
     #[Route('/g/{garden}/beds/past', name: 'past_crop_add', methods: ['POST'])]
-    public function addPastCrop(Request $request, Visit $visit, Snapshot $snapshot, EntityManagerInterface $entities, ChangeLog $log): Response
+    public function addPastCrop(Request $request, Visit $visit, Snapshot $snapshot, EntityManagerInterface $entities,
+        ChangeLog $log): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $typed = new PastCropData($garden->today);
@@ -113,7 +117,8 @@ final class BedsController extends Page
     /** @return FormInterface<mixed> */
     private function freshPast(Garden $garden): FormInterface
     {
-        return $this->forms->fresh(PastCropType::class, new PastCropData($garden->today->plus(-1)), ['garden' => $garden, 'book' => $this->book]);
+        return $this->forms->fresh(PastCropType::class, new PastCropData($garden->today->plus(-1)),
+            ['garden' => $garden, 'book' => $this->book]);
     }
 
     /**

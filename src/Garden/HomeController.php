@@ -40,7 +40,8 @@ final class HomeController extends Page
     }
 
     #[Route('/gardens', name: 'garden_begin', methods: ['POST'])]
-    public function begin(Request $request, #[CurrentUser] Account $account, Connection $connection, GardenKeeper $keeper, Today $today): Response
+    public function begin(Request $request, #[CurrentUser] Account $account, Connection $connection, GardenKeeper $keeper,
+        Today $today): Response
     {
         $entry = new Entry($request->request->all());
         $name = $entry->text('name', 120);
@@ -49,14 +50,16 @@ final class HomeController extends Page
             return $this->show($request, $account, $connection, $entry, []);
         }
         $frost = $latitude < 0 ? ['10-20', '04-20'] : ['05-10', '10-10'];
-        $garden = new Garden($name, $today->day(), new Place($name, $latitude, 0, MonthDay::parse($frost[0]), MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], []);
+        $garden = new Garden($name, $today->day(), new Place($name, $latitude, 0, MonthDay::parse($frost[0]),
+            MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], []);
         $id = $keeper->begin($garden, $account->id, 'Garden begun');
 
         return $this->seeOther('standing', ['garden' => $id]);
     }
 
     #[Route('/gardens/file', name: 'file_import', methods: ['POST'])]
-    public function import(Request $request, #[CurrentUser] Account $account, Connection $connection, GardenReader $reader, GardenKeeper $keeper): Response
+    public function import(Request $request, #[CurrentUser] Account $account, Connection $connection, GardenReader $reader,
+        GardenKeeper $keeper): Response
     {
         $file = $request->files->get('file');
         $entry = new Entry([]);
@@ -80,7 +83,8 @@ final class HomeController extends Page
     /** @param list<array{path: string, message: string}> $faults */
     private function show(Request $request, Account $account, Connection $connection, Entry $entry, array $faults): Response
     {
-        return $this->page($request, 'garden/gardens.html.twig', ['gardens' => self::gardens($account, $connection), 'entry' => $entry, 'file_faults' => $faults], 'gardens', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+        return $this->page($request, 'garden/gardens.html.twig', ['gardens' => self::gardens($account, $connection), 'entry' => $entry,
+            'file_faults' => $faults], 'gardens', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
     /** @return list<array<string, mixed>> */

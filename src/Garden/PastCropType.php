@@ -28,10 +28,13 @@ final class PastCropType extends AbstractType
         }
         $longest = max([1.0, ...array_map(static fn (Bed $bed): float => $bed->length->metres(), $garden->beds)]);
         $builder
-            ->add('bed', ChoiceType::class, ['label' => 'Bed', 'choices' => array_combine($beds, $beds), 'invalid_message' => 'There is no such bed. Choose one of the list.'])
-            ->add('crop', ChoiceType::class, ['label' => 'Crop', 'choices' => $crops, 'invalid_message' => 'Please choose one of the list.'])
+            ->add('bed', ChoiceType::class, ['label' => 'Bed', 'choices' => array_combine($beds, $beds),
+                'invalid_message' => 'There is no such bed. Choose one of the list.'])
+            ->add('crop', ChoiceType::class, ['label' => 'Crop', 'choices' => $crops,
+                'invalid_message' => 'Please choose one of the list.'])
             ->add('cleared', DayType::class, ['label' => 'Cleared on'])
-            ->add('from', LengthType::class, ['label' => 'From, along the bed', 'help' => 'empty: the whole bed', 'required' => false, 'most' => $longest])
+            ->add('from', LengthType::class, ['label' => 'From, along the bed', 'help' => 'empty: the whole bed', 'required' => false,
+                'most' => $longest])
             ->add('to', LengthType::class, ['label' => 'To', 'required' => false, 'least' => 0.1, 'most' => $longest]);
     }
 

@@ -29,7 +29,8 @@ final class SettingsController extends Page
     {
         $garden = $snapshot->of($visit->gardenId);
 
-        return $this->show($request, $visit, $garden, $this->forms->fresh(SettingsType::class, SettingsData::of($garden), ['recipes' => $this->recipes]));
+        return $this->show($request, $visit, $garden, $this->forms->fresh(SettingsType::class, SettingsData::of($garden),
+            ['recipes' => $this->recipes]));
     }
 
     #[Route('/g/{garden}/settings', name: 'settings_keep', methods: ['POST'])]
@@ -41,7 +42,8 @@ final class SettingsController extends Page
         if (!$form->isValid()) {
             return $this->show($request, $visit, $garden, $form);
         }
-        $log->record($visit->gardenId, $visit->accountId, 'Place and settings changed', static function () use ($visit, $entities, $garden, $typed): void {
+        $log->record($visit->gardenId, $visit->accountId, 'Place and settings changed', static function () use ($visit, $entities,
+            $garden, $typed): void {
             $record = $entities->find(GardenRecord::class, $visit->gardenId) ?? throw new \OutOfBoundsException('There is no such garden.');
             $record->rename($typed->name);
             $record->moveTo($typed->place());

@@ -44,13 +44,15 @@ final class TemperController extends Page
         $found = $this->bed($garden, $bed);
         $entry = new Entry($request->request->all());
         $pan = '' === $entry->raw('pan') ? null : $entry->length('pan', $garden->settings->units->shortUnit(), 0.02, 2)->millimetres;
-        $temper = new Temper(self::one($entry, 'wetness', Temper::WETNESS), self::one($entry, 'warmth', Temper::WARMTH), self::one($entry, 'weeds', Temper::WEEDS), self::one($entry, 'shade', Temper::SHADE), $pan, '1' === $entry->raw('water'));
+        $temper = new Temper(self::one($entry, 'wetness', Temper::WETNESS), self::one($entry, 'warmth', Temper::WARMTH),
+            self::one($entry, 'weeds', Temper::WEEDS), self::one($entry, 'shade', Temper::SHADE), $pan, '1' === $entry->raw('water'));
         $quarantine = $this->quarantine($entry, $found, $garden);
         if (!$entry->isGood()) {
             return $this->show($request, $visit, $garden, $found, $entry);
         }
         $words = \sprintf('Bed %s: what it is like', $bed);
-        $log->record($visit->gardenId, $visit->accountId, $words, static fn () => $entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $bed])?->know($temper, $quarantine));
+        $log->record($visit->gardenId, $visit->accountId, $words, static fn () => $entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $bed])?->know($temper,
+            $quarantine));
 
         return $this->kept($visit, $words.' is kept.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $bed]));
     }
@@ -77,7 +79,8 @@ final class TemperController extends Page
             $entry->fault('until', 'This day has gone by. Write the last day the family is kept off.');
         }
 
-        return [...array_values(array_filter($stay, static fn (Quarantine $q): bool => $q->family !== $family)), new Quarantine($family, $until, mb_substr($entry->raw('why'), 0, 200))];
+        return [...array_values(array_filter($stay, static fn (Quarantine $q): bool => $q->family !== $family)), new Quarantine($family,
+            $until, mb_substr($entry->raw('why'), 0, 200))];
     }
 
     /** @return list<string> */

@@ -47,6 +47,7 @@ final class CoverEntry
         }
         $days = Period::fromFirstToLast($from, $to);
 
-        return '' !== $planting ? Protection::overPlanting($planting, $cover, $purpose, $days) : Protection::overBed($bed, $cover, $purpose, $days);
+        return '' !== $planting ? Protection::overPlanting($planting, $cover, $purpose, $days) : Protection::overBed($bed, $cover,
+            $purpose, $days);
     }
 }

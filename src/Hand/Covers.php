@@ -25,7 +25,8 @@ final readonly class Covers
 {
     private Covering $covering;
 
-    public function __construct(private Snapshot $snapshot, private ChangeLog $log, private PlantingKeeper $plantings, private EntityManagerInterface $entities, private Connection $connection, private CropBook $book, RecipeBook $recipes)
+    public function __construct(private Snapshot $snapshot, private ChangeLog $log, private PlantingKeeper $plantings,
+        private EntityManagerInterface $entities, private Connection $connection, private CropBook $book, RecipeBook $recipes)
     {
         $this->covering = new Covering($book, $recipes);
     }
@@ -43,7 +44,8 @@ final readonly class Covers
             $garden = $this->snapshot->of($gardenId);
             $beds = PlantingChanges::beds($this->connection, $gardenId);
             $this->follow($gardenId, $garden, [...$garden->protections, $protection], $beds);
-            $this->entities->persist(new ProtectionRecord($gardenId, '' === $protection->bed ? null : $beds[$protection->bed], $protection));
+            $this->entities->persist(new ProtectionRecord($gardenId, '' === $protection->bed ? null : $beds[$protection->bed],
+                $protection));
         });
     }
 
@@ -87,7 +89,8 @@ final readonly class Covers
     {
         $moved = $this->covering->of($garden, $protections);
         $new = array_combine(array_map(static fn (array $m): string => $m['is']->key, $moved), array_column($moved, 'is'));
-        $after = $garden->covered($protections)->with(array_map(static fn (Planting $p): Planting => $new[$p->key] ?? $p, $garden->plantings->all()));
+        $after = $garden->covered($protections)->with(array_map(static fn (Planting $p): Planting => $new[$p->key] ?? $p,
+            $garden->plantings->all()));
         $hard = (new Conflicts($this->book))->hard($after, ...array_keys($new));
         if ([] !== $hard) {
             throw Meanwhile::notPossible($hard[0]->message);

@@ -37,16 +37,19 @@ final class ForwardController extends Page
     private const WEEKS = 60;
 
     #[Route('/g/{garden}/forward', name: 'forward', methods: ['GET'])]
-    public function tryOut(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, Planner $planner): Response
+    public function tryOut(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes,
+        Planner $planner): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $entry = new Entry($request->query->has('try') ? $request->query->all() : []);
 
-        return $this->show($request, $visit, $garden, $book, $planner, $entry, $entry->isBegun() ? self::plan($entry, $garden, $book, $recipes) : null, '');
+        return $this->show($request, $visit, $garden, $book, $planner, $entry, $entry->isBegun() ? self::plan($entry, $garden, $book,
+            $recipes) : null, '');
     }
 
     #[Route('/g/{garden}/forward', name: 'forward_keep', methods: ['POST'])]
-    public function keep(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, Planner $planner, PlantingChanges $changes): Response
+    public function keep(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, Planner $planner,
+        PlantingChanges $changes): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $entry = new Entry($request->request->all());
@@ -54,7 +57,9 @@ final class ForwardController extends Page
         $problem = '';
         if (null !== $plan && [] !== $plan->plantings) {
             try {
-                $replacement = $changes->keep($visit->gardenId, $visit->accountId, [], static fn (): Replacement => new Replacement([], $plan->plantings, \sprintf('%s by rhythm: %d sowings, every %s days from %s', $book->get($entry->raw('crop'))->name, \count($plan->plantings), $entry->raw('every'), $entry->raw('from'))));
+                $replacement = $changes->keep($visit->gardenId, $visit->accountId, [], static fn (): Replacement => new Replacement([],
+                    $plan->plantings, \sprintf('%s by rhythm: %d sowings, every %s days from %s', $book->get($entry->raw('crop'))->name,
+                        \count($plan->plantings), $entry->raw('every'), $entry->raw('from'))));
 
                 return $this->kept($visit, $replacement->words.'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));
             } catch (Meanwhile $meanwhile) {
@@ -87,13 +92,15 @@ final class ForwardController extends Page
             return null;
         }
 
-        return (new ByRhythm($book, $recipes))->plan($garden, $book->get($crop), self::method($entry, $book->get($crop)), $beds, $from, $until, $every, $length, self::SHARES[$size] ?? 0.0);
+        return (new ByRhythm($book, $recipes))->plan($garden, $book->get($crop), self::method($entry, $book->get($crop)), $beds, $from,
+            $until, $every, $length, self::SHARES[$size] ?? 0.0);
     }
 
     /** @return list<Bed> of a block, or the one bed */
     private static function beds(Garden $garden, string $where): array
     {
-        return array_values(array_filter($garden->beds, static fn (Bed $bed): bool => 'block:'.$bed->block === $where || 'bed:'.$bed->name === $where));
+        return array_values(array_filter($garden->beds, static fn (Bed $bed): bool => 'block:'.$bed->block === $where
+            || 'bed:'.$bed->name === $where));
     }
 
     /** As asked where the crop allows it. */
@@ -104,7 +111,8 @@ final class ForwardController extends Page
         return null !== $asked && \in_array($asked, $crop->methods(), true) ? $asked : $crop->methods()[0] ?? Method::Sown;
     }
 
-    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planner $planner, Entry $entry, ?RhythmPlan $plan, string $problem): Response
+    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planner $planner, Entry $entry,
+        ?RhythmPlan $plan, string $problem): Response
     {
         return $this->page($request, 'plan/forward.html.twig', [
             'visit' => $visit,
@@ -115,11 +123,15 @@ final class ForwardController extends Page
             'skipped' => self::byReason($plan->skipped ?? []),
             'days' => null === $plan ? [] : self::days($garden, $plan->plantings, $book),
             'dry_run' => null === $plan || [] === $garden->promises ? null : DryRun::of($planner, $book, $garden, [], $plan->plantings),
-            'where' => $entry->isBegun() ? $entry->raw('where') : ('' === $request->query->getString('bed') ? 'block:'.self::block($garden, $request->query->getString('place')) : 'bed:'.$request->query->getString('bed')),
+            'where' => $entry->isBegun() ? $entry->raw('where') : ('' === $request->query->getString('bed')
+                ? 'block:'.self::block($garden, $request->query->getString('place')) : 'bed:'.$request->query->getString('bed')),
             'problem' => $problem,
             'crop_options' => self::crops($book),
-            'asked' => ['crop' => $book->has($request->query->getString('crop')) ? $request->query->getString('crop') : 'lettuce-head', 'from' => self::asked($request, 'from') ?? $garden->today->plus(7)->iso(), 'until' => self::asked($request, 'until') ?? $garden->today->plus(70)->iso()],
-        ], 'forward', '' !== $problem ? Response::HTTP_CONFLICT : ($entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+            'asked' => ['crop' => $book->has($request->query->getString('crop')) ? $request->query->getString('crop') : 'lettuce-head',
+                'from' => self::asked($request, 'from') ?? $garden->today->plus(7)->iso(), 'until' => self::asked($request, 'until')
+                ?? $garden->today->plus(70)->iso()],
+        ], 'forward', '' !== $problem ? Response::HTTP_CONFLICT : ($entry->isGood() ? Response::HTTP_OK
+            : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
     /** @return array<string, string> key => crop and variety, by name */

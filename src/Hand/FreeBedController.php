@@ -27,7 +27,8 @@ use Symfony\Component\Routing\Attribute\Route;
 /** What to do with a bed that is free, or comes free. */
 final class FreeBedController extends Page
 {
-    public function __construct(private readonly Snapshot $snapshot, private readonly Planner $planner, private readonly CropBook $book, private readonly RecipeBook $recipes)
+    public function __construct(private readonly Snapshot $snapshot, private readonly Planner $planner, private readonly CropBook $book,
+        private readonly RecipeBook $recipes)
     {
     }
 
@@ -57,13 +58,15 @@ final class FreeBedController extends Page
         $found = $this->bed($this->snapshot->of($visit->gardenId), $bed);
         [$crop, $method, $sow, $from] = array_map($request->request->getString(...), ['crop', 'method', 'sow', 'from']);
         try {
-            $kept = $changes->keep($visit->gardenId, $visit->accountId, [], function (Garden $garden) use ($found, $crop, $method, $sow, $from): Replacement {
+            $kept = $changes->keep($visit->gardenId, $visit->accountId, [], function (Garden $garden) use ($found, $crop, $method, $sow,
+                $from): Replacement {
                 foreach (self::stretches($garden, $found) as $free) {
                     foreach ((string) $free->stretch->from === $from ? $this->ways($garden, $found, $free) : [] as $way) {
                         if ($way->crop->key === $crop && $way->method->value === $method && $way->sow->iso() === $sow) {
                             $planting = $way->planting($free->stretch, $garden->plantings->byKey());
 
-                            return new Replacement([], [$planting], \sprintf('%s on bed %s, sown %s', $way->crop->name, $found->name, $this->sayer->shortDay($way->sow)));
+                            return new Replacement([], [$planting], \sprintf('%s on bed %s, sown %s', $way->crop->name, $found->name,
+                                $this->sayer->shortDay($way->sow)));
                         }
                     }
                 }
@@ -72,7 +75,10 @@ final class FreeBedController extends Page
                         if ($one->crop->key === $crop && $one->sow->iso() === $sow) {
                             $key = PlantingKey::free($one->crop->item(), $one->sow, $garden->plantings->byKey());
 
-                            return new Replacement([], [$one->planting($free->stretch, $found->place, $this->recipes->has(FreeBed::HURRY) ? FreeBed::HURRY : $garden->settings->recipe, $garden->today, $key)], \sprintf('%s on bed %s, sown %s', $one->crop->name, $found->name, $this->sayer->shortDay($one->sow)));
+                            return new Replacement([], [$one->planting($free->stretch, $found->place,
+                                $this->recipes->has(FreeBed::HURRY) ? FreeBed::HURRY : $garden->settings->recipe, $garden->today,
+                                $key)], \sprintf('%s on bed %s, sown %s', $one->crop->name, $found->name,
+                                    $this->sayer->shortDay($one->sow)));
                         }
                     }
                 }
@@ -108,7 +114,8 @@ final class FreeBedController extends Page
     private static function stretches(Garden $garden, Bed $bed): array
     {
         $stretches = BedOutlook::of($bed, $garden->plantings->all(), $garden->today);
-        usort($stretches, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->from - $a->stretch->to] <=> [$b->from->number, $b->stretch->from - $b->stretch->to]);
+        usort($stretches, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number,
+            $a->stretch->from - $a->stretch->to] <=> [$b->from->number, $b->stretch->from - $b->stretch->to]);
         \assert([] !== $stretches);
 
         return $stretches;

@@ -18,7 +18,8 @@ use JollyFurrow\Recipe\RecipeBook;
 /** Reads what a person wants changed of one planting and asks the core what that would be. */
 final readonly class HandChange
 {
-    public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'again' => 'Once more', 'lock' => 'Lock', 'delete' => 'Delete'];
+    public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'again' => 'Once more', 'lock' => 'Lock',
+        'delete' => 'Delete'];
 
     private ByHand $byHand;
 
@@ -79,7 +80,8 @@ final readonly class HandChange
             $moved = $this->byHand->onto($garden, $moved, $bed, $from);
         }
 
-        return $this->changed($planting, $moved, \sprintf('moved to bed %s, sown %s', $moved->pieces[0]->bed, $this->sayer->shortDay($moved->sow)));
+        return $this->changed($planting, $moved, \sprintf('moved to bed %s, sown %s', $moved->pieces[0]->bed,
+            $this->sayer->shortDay($moved->sow)));
     }
 
     private function length(Entry $entry, Garden $garden, Planting $planting): ?Replacement
@@ -89,14 +91,16 @@ final readonly class HandChange
             return null;
         }
 
-        return $this->changed($planting, $this->byHand->asLongAs($planting, $length->millimetres), 'made '.$this->sayer->long($length).' long');
+        return $this->changed($planting, $this->byHand->asLongAs($planting, $length->millimetres),
+            'made '.$this->sayer->long($length).' long');
     }
 
     private function split(Entry $entry, Garden $garden, Planting $planting): ?Replacement
     {
         $length = $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
 
-        return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->millimetres), \sprintf('%s split, the first %s', $this->called($planting), $this->sayer->long($length))) : null;
+        return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->millimetres),
+            \sprintf('%s split, the first %s', $this->called($planting), $this->sayer->long($length))) : null;
     }
 
     private function again(Entry $entry, Garden $garden, Planting $planting): ?Replacement
@@ -112,7 +116,8 @@ final readonly class HandChange
         }
         $copy = $this->byHand->again($garden, $planting, $when, $entry->raw('bed'));
 
-        return new Replacement([], [$copy], \sprintf('%s once more, sown %s on bed %s', $this->book->get($planting->item)->name, $this->sayer->shortDay($copy->sow), $copy->pieces[0]->bed));
+        return new Replacement([], [$copy], \sprintf('%s once more, sown %s on bed %s', $this->book->get($planting->item)->name,
+            $this->sayer->shortDay($copy->sow), $copy->pieces[0]->bed));
     }
 
     private function changed(Planting $old, Planting $new, string $how): Replacement
@@ -122,6 +127,7 @@ final readonly class HandChange
 
     private function called(Planting $planting): string
     {
-        return \sprintf('%s on bed %s (sown %s)', $this->book->get($planting->item)->name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow));
+        return \sprintf('%s on bed %s (sown %s)', $this->book->get($planting->item)->name, $planting->pieces[0]->bed,
+            $this->sayer->shortDay($planting->sow));
     }
 }

@@ -46,7 +46,8 @@ final readonly class ChangeLog
             }
             if ([] !== $images) {
                 $text = \is_string($words) ? $words : $words($result);
-                $this->entities->persist(new Change($gardenId, $this->nextNumber($gardenId), $accountId, $this->today->now()->getTimestamp(), mb_substr($text, 0, 400), $images, null));
+                $this->entities->persist(new Change($gardenId, $this->nextNumber($gardenId), $accountId,
+                    $this->today->now()->getTimestamp(), mb_substr($text, 0, 400), $images, null));
             }
 
             return $result;
@@ -56,7 +57,8 @@ final readonly class ChangeLog
     /** An entry in words only, for what cannot be taken back row by row. To be called inside a transaction. */
     public function note(string $gardenId, string $accountId, string $words): void
     {
-        $this->entities->persist(new Change($gardenId, $this->nextNumber($gardenId), $accountId, $this->today->now()->getTimestamp(), mb_substr($words, 0, 400), [], null));
+        $this->entities->persist(new Change($gardenId, $this->nextNumber($gardenId), $accountId, $this->today->now()->getTimestamp(),
+            mb_substr($words, 0, 400), [], null));
     }
 
     public function nextNumber(string $gardenId): int
@@ -72,7 +74,8 @@ final readonly class ChangeLog
         $unit = $this->entities->getUnitOfWork();
         $unit->computeChangeSets();
         $rows = [];
-        foreach ([...$unit->getScheduledEntityInsertions(), ...$unit->getScheduledEntityUpdates(), ...$unit->getScheduledEntityDeletions()] as $entity) {
+        foreach ([...$unit->getScheduledEntityInsertions(), ...$unit->getScheduledEntityUpdates(),
+            ...$unit->getScheduledEntityDeletions()] as $entity) {
             if (!$entity instanceof GardenRow) {
                 continue;
             }

@@ -10,7 +10,8 @@ use Doctrine\DBAL\Connection;
 final readonly class RowImages
 {
     /** Tables whose rows are logged. */
-    private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection'];
+    private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
+        'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection'];
 
     public function __construct(private Connection $connection)
     {

@@ -25,7 +25,8 @@ final readonly class BedSketch
      * @param list<array{x: float, y: float}>      $spots
      * @param list<array{x: float, along: Length}> $ticks
      */
-    private function __construct(public float $width, public float $height, public float $dot, public array $spots, public array $ticks, public Length $shown)
+    private function __construct(public float $width, public float $height, public float $dot, public array $spots, public array $ticks,
+        public Length $shown)
     {
         $this->boxHeight = $height + 18;
         $this->tickEnd = $height + 3;

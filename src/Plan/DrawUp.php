@@ -24,7 +24,8 @@ use JollyFurrow\Proposal\Proposal;
 /** Draws up the plan of a stored garden, as a proposal or kept at once as one change. */
 final readonly class DrawUp
 {
-    public function __construct(private Snapshot $snapshot, private Planner $planner, private PlantingKeeper $plantings, private ChangeLog $log, private Proposals $proposals, private CropBook $book, private Connection $connection, private Sayer $sayer)
+    public function __construct(private Snapshot $snapshot, private Planner $planner, private PlantingKeeper $plantings,
+        private ChangeLog $log, private Proposals $proposals, private CropBook $book, private Connection $connection, private Sayer $sayer)
     {
     }
 
@@ -43,7 +44,8 @@ final readonly class DrawUp
         $drawn = $this->planner->draw($garden, $progress, $scope);
         $proposal = Proposal::between($garden, $now, $drawn, $this->book, $scope);
         $this->proposals->open($gardenId, $accountId, $scope->words, $now, $drawn, $proposal);
-        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings->all(), $drawn->plantings())->words(), number_format(100 * $drawn->keptShare(), 1));
+        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings->all(),
+            $drawn->plantings())->words(), number_format(100 * $drawn->keptShare(), 1));
 
         return ucfirst($words).($drawn->stoppedEarly ? '. Stopped early: what was not reached is not planned.' : '.');
     }
@@ -76,8 +78,10 @@ final readonly class DrawUp
     /** @return string what it changes, in words */
     public function keep(string $gardenId, string $accountId, Garden $garden, Plan $plan): string
     {
-        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings->all(), $plan->plantings())->words(), number_format(100 * $plan->keptShare(), 1));
-        $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId, $garden->plantings->all(), $plan->plantings(), PlantingChanges::beds($this->connection, $gardenId)));
+        $words = \sprintf('%s; %s %% of the promised units kept', PlanDifference::between($garden->plantings->all(),
+            $plan->plantings())->words(), number_format(100 * $plan->keptShare(), 1));
+        $this->log->record($gardenId, $accountId, 'Plan drawn up: '.$words, fn () => $this->plantings->replace($gardenId,
+            $garden->plantings->all(), $plan->plantings(), PlantingChanges::beds($this->connection, $gardenId)));
 
         return $words;
     }
@@ -85,7 +89,9 @@ final readonly class DrawUp
     /** One planting more, as a change of its own. */
     public function add(string $gardenId, string $accountId, Planting $planting, string $name): void
     {
-        $words = \sprintf('%s planned on bed %s, to be sown on %s', $name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow));
-        $this->log->record($gardenId, $accountId, $words, fn () => $this->plantings->replace($gardenId, [], [$planting], PlantingChanges::beds($this->connection, $gardenId)));
+        $words = \sprintf('%s planned on bed %s, to be sown on %s', $name, $planting->pieces[0]->bed,
+            $this->sayer->shortDay($planting->sow));
+        $this->log->record($gardenId, $accountId, $words, fn () => $this->plantings->replace($gardenId, [], [$planting],
+            PlantingChanges::beds($this->connection, $gardenId)));
     }
 }

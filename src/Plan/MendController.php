@@ -53,9 +53,12 @@ final class MendController extends Page
         $wanted = $request->request->getString('way');
         try {
             $kept = $changes->keep($visit->gardenId, $visit->accountId, [], function (Garden $garden) use ($item, $wanted): Replacement {
-                $way = array_values(array_filter((new Mending($garden, $this->book, $this->recipes))->of($item), static fn (MendWay $w): bool => $w->key === $wanted && null === $w->cover))[0] ?? throw Meanwhile::notPossible('The plan has changed meanwhile and this would no longer be the same; look again.');
+                $way = array_values(array_filter((new Mending($garden, $this->book, $this->recipes))->of($item),
+                    static fn (MendWay $w): bool => $w->key === $wanted && null === $w->cover))[0]
+                    ?? throw Meanwhile::notPossible('The plan has changed meanwhile and this would no longer be the same; look again.');
 
-                return new Replacement($way->old, $way->new, \sprintf('%s mended: %s, bed %s, sown %s', $this->book->get($item)->name, $this->sayer->text($way->kind), $way->new[0]->pieces[0]->bed, $this->sayer->shortDay($way->new[0]->sow)));
+                return new Replacement($way->old, $way->new, \sprintf('%s mended: %s, bed %s, sown %s', $this->book->get($item)->name,
+                    $this->sayer->text($way->kind), $way->new[0]->pieces[0]->bed, $this->sayer->shortDay($way->new[0]->sow)));
             });
         } catch (Meanwhile $meanwhile) {
             $this->addFlash('trouble', $this->sayer->why($meanwhile));

@@ -25,7 +25,8 @@ use Symfony\Component\Routing\Attribute\Route;
 final class PlanController extends Page
 {
     #[Route('/g/{garden}/plan', name: 'plan', methods: ['GET'])]
-    public function plan(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, Explainer $explainer, CropBook $book, ShortList $short, Connection $connection): Response
+    public function plan(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, Explainer $explainer, CropBook $book,
+        ShortList $short, Connection $connection): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $garden = $stand->garden;
@@ -39,7 +40,8 @@ final class PlanController extends Page
             'tight' => TightWeeks::of($garden, $book, $explained),
             'short' => $short->explained($garden, $explained),
             'kept' => $stand->plan->keptShare(),
-            'bent' => $garden->plantings->where(static fn (Planting $p): bool => [] !== $p->remarks && !$p->clear->isBefore($garden->today))->all(),
+            'bent' => $garden->plantings->where(static fn (Planting $p): bool => [] !== $p->remarks
+                && !$p->clear->isBefore($garden->today))->all(),
             'late' => $garden->plantings->where(static fn (Planting $p): bool => $p->isLate($garden->today))->all(),
             'ids' => $snapshot->plantingIds($visit->gardenId),
             'scopes' => DrawUp::scopes($garden),
@@ -51,13 +53,15 @@ final class PlanController extends Page
 
     /** Makes the run; the page then starts it and looks in on it. Without scripts the plan is drawn at once. */
     #[Route('/g/{garden}/plan', name: 'draw_up', methods: ['POST'])]
-    public function start(Request $request, Visit $visit, EntityManagerInterface $entities, Today $today, DrawUp $drawUp, Connection $connection): Response
+    public function start(Request $request, Visit $visit, EntityManagerInterface $entities, Today $today, DrawUp $drawUp,
+        Connection $connection): Response
     {
         $run = new PlanRun($visit->gardenId, $today->now()->getTimestamp(), mb_substr($request->request->getString('what'), 0, 200));
         $entities->persist($run);
         $entities->flush();
         if ($request->headers->has('HX-Request')) {
-            return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($connection, $visit, $run->id), 'begin' => true]);
+            return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($connection, $visit, $run->id),
+                'begin' => true]);
         }
         $this->draw($request, $visit, $run->id, $drawUp, $connection);
 
@@ -76,9 +80,11 @@ final class PlanController extends Page
     #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_progress', methods: ['GET'])]
     public function progress(Visit $visit, string $run, Connection $connection): Response
     {
-        $response = $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $found = $this->run($connection, $visit, $run), 'begin' => false]);
+        $response = $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $found = $this->run($connection, $visit, $run),
+            'begin' => false]);
         if (\in_array($found['state'], ['done', 'failed'], true)) {
-            $response->headers->set('HX-Redirect', $this->generateUrl('done' === $found['state'] ? 'proposal' : 'plan', ['garden' => $visit->gardenId]));
+            $response->headers->set('HX-Redirect', $this->generateUrl('done' === $found['state'] ? 'proposal' : 'plan',
+                ['garden' => $visit->gardenId]));
         }
 
         return $response;
@@ -96,7 +102,8 @@ final class PlanController extends Page
     /** The session is closed first: otherwise every other request of the same person would wait for the plan. */
     private function draw(Request $request, Visit $visit, string $run, DrawUp $drawUp, Connection $connection): void
     {
-        if (0 === $connection->update('plan_run', ['state' => 'drawing'], ['id' => $run, 'garden_id' => $visit->gardenId, 'state' => 'waiting'])) {
+        if (0 === $connection->update('plan_run', ['state' => 'drawing'], ['id' => $run, 'garden_id' => $visit->gardenId,
+            'state' => 'waiting'])) {
             return;
         }
         $request->getSession()->save();
@@ -114,6 +121,7 @@ final class PlanController extends Page
     /** @return array<string, mixed> */
     private function run(Connection $connection, Visit $visit, string $run): array
     {
-        return $connection->fetchAssociative('SELECT * FROM plan_run WHERE id = ? AND garden_id = ?', [$run, $visit->gardenId]) ?: throw $this->createNotFoundException('There is no such run.');
+        return $connection->fetchAssociative('SELECT * FROM plan_run WHERE id = ? AND garden_id = ?',
+            [$run, $visit->gardenId]) ?: throw $this->createNotFoundException('There is no such run.');
     }
 }

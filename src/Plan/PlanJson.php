@@ -49,7 +49,9 @@ final readonly class PlanJson
     /** @return array<string, mixed> */
     private static function supply(Plan $plan, string $item): array
     {
-        $rows = array_map(static fn (Need $need, int $served, array $from): array => ['day' => Day::of($need->day)->iso(), 'reach_days' => $need->reach, 'promised' => $need->units, 'served' => $served, 'from' => (object) $from], $plan->needs[$item], $plan->served[$item], $plan->from[$item]);
+        $rows = array_map(static fn (Need $need, int $served, array $from): array => ['day' => Day::of($need->day)->iso(),
+            'reach_days' => $need->reach, 'promised' => $need->units, 'served' => $served, 'from' => (object) $from],
+            $plan->needs[$item], $plan->served[$item], $plan->from[$item]);
 
         return ['item' => $item, 'days' => $rows];
     }
@@ -59,7 +61,9 @@ final readonly class PlanJson
     {
         $costs = (new PlanCost($this->book, $this->recipes))->of($garden, $plan);
 
-        return array_map(static fn (string $item, array $cost): array => ['item' => $item, 'plantings_cents' => round($cost['plantings'], 2), 'keeping_cents' => round($cost['keeping'], 2), 'shortage_cents' => round($cost['shortage'], 2)], array_keys($costs), $costs);
+        return array_map(static fn (string $item, array $cost): array => ['item' => $item,
+            'plantings_cents' => round($cost['plantings'], 2), 'keeping_cents' => round($cost['keeping'], 2),
+            'shortage_cents' => round($cost['shortage'], 2)], array_keys($costs), $costs);
     }
 
     /** @return array<string, mixed> */
@@ -88,7 +92,8 @@ final readonly class PlanJson
             'place' => $lost->candidate->place->value,
             'metres' => $lost->metres,
             'of' => $lost->planned,
-            'reason' => \sprintf('no %s bed is free from %s to %s', $this->sayer->word($lost->candidate->place), Day::of($lost->candidate->bedStart)->iso(), Day::of($lost->candidate->lastField)->iso()),
+            'reason' => \sprintf('no %s bed is free from %s to %s', $this->sayer->word($lost->candidate->place),
+                Day::of($lost->candidate->bedStart)->iso(), Day::of($lost->candidate->lastField)->iso()),
         ];
     }
 }

@@ -30,15 +30,18 @@ use Symfony\Component\Routing\Attribute\Route;
 final class PlantingController extends Page
 {
     #[Route('/g/{garden}/planting/{planting}', name: 'planting', methods: ['GET'])]
-    public function show(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book, RecipeBook $recipes, CareFile $care): Response
+    public function show(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book,
+        RecipeBook $recipes, CareFile $care): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
-        $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden) ?? throw $this->createNotFoundException('There is no such planting.');
+        $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden)
+            ?? throw $this->createNotFoundException('There is no such planting.');
         $crop = $book->grown($found->item, $found->variety);
         $entry = new Entry($request->query->has('height') ? $request->query->all() : []);
         $height = $entry->isBegun() ? $entry->length('height', $stand->garden->settings->units->shortUnit(), 0.01, 4) : null;
         $cover = $entry->isBegun() ? $entry->int('cover', 5, 100) : 100;
-        $residue = null === $height || !$entry->isGood() ? null : Residue::byEye($crop, $height, $cover / 100, $stand->garden->bedsByName()[$found->pieces[0]->bed], $found->length());
+        $residue = null === $height || !$entry->isGood() ? null : Residue::byEye($crop, $height, $cover / 100,
+            $stand->garden->bedsByName()[$found->pieces[0]->bed], $found->length());
 
         return $this->page($request, 'plan/planting.html.twig', [
             'visit' => $visit,
@@ -48,7 +51,9 @@ final class PlantingController extends Page
             'possible' => FieldWork::possible($found),
             'notes' => array_values(array_filter($stand->garden->notes, static fn (FieldNote $n): bool => $n->planting === $found->key)),
             'crop' => $crop,
-            'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key, array_map(static fn (Stretch $s): string => $s->bed, $found->pieces)) ? CoverCare::of($stand->garden, $found, $crop, $p) : null, $stand->garden->protections))),
+            'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key,
+                array_map(static fn (Stretch $s): string => $s->bed, $found->pieces)) ? CoverCare::of($stand->garden, $found, $crop, $p)
+                : null, $stand->garden->protections))),
             'tending' => (new CareCalendar($stand->garden, $book, $care->load()))->of($found),
             'recipe' => $recipes->get($found->recipe),
             'steps' => (new Leads($stand->garden))->dated($recipes->get($found->recipe), $found),
@@ -59,7 +64,8 @@ final class PlantingController extends Page
             'reasons' => (new PlantingReasons($stand->garden, $book, $recipes, $found))->all(),
             'isGreenManure' => Pattern::GreenManure === $crop->pattern,
             'residue' => $residue,
-            'rest' => null === $residue ? null : Residue::restDays($residue->tonnesPerHectare(), $found->clear->plus(21), $stand->garden->place->latitude),
+            'rest' => null === $residue ? null : Residue::restDays($residue->tonnesPerHectare(), $found->clear->plus(21),
+                $stand->garden->place->latitude),
             'passes' => null === $residue ? null : Residue::passes($residue->tonnesPerHectare(), false),
         ], 'panel', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }

@@ -81,13 +81,15 @@ final readonly class PlantingSheet
         $workings = [
             Working::of(Sum::BedTakenFrom, $planting->bedStart->number, Unit::Date, 'ground - lead', [
                 Input::of('ground', $planting->ground->number, Unit::Date, Source::garden(From::ThePlanting)),
-                Input::of('lead', $planting->ground->since($planting->bedStart), Unit::Day, $lead->source, self::leadLabel($lead, $planting, $garden)),
+                Input::of('lead', $planting->ground->since($planting->bedStart), Unit::Day, $lead->source, self::leadLabel($lead,
+                    $planting, $garden)),
             ], Source::practice()),
         ];
         $cover = $garden->coversOf($planting);
         $ripe = $garden->timing()?->of($crop, $cover)->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
         if (null !== $ripe && !$crop->growth->anchored && null !== $garden->timing()) {
-            return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe, $ripe->ready === $planting->ready->number ? Sum::Ready : Sum::ReadyAnew)];
+            return [...$workings, ReadyWorking::of($crop, $planting->method, $garden->timing(), $cover, $ripe,
+                $ripe->ready === $planting->ready->number ? Sum::Ready : Sum::ReadyAnew)];
         }
         $spread = $crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0;
         if ('' !== $crop->source($name)->kind->value && $planting->ready->since($planting->ground) === $days + $spread) {
@@ -106,7 +108,8 @@ final readonly class PlantingSheet
         $reserve = (new Leads($garden))->reserve($recipe, $planting->ground);
         $season = BedSeason::on($planting->ground, $garden->place->latitude);
 
-        return $reserve > 0 ? Message::of(Label::LeadWithReserve, recipe: lcfirst($recipe->name), season: $season, reserve: $reserve) : Message::of(Label::LeadOf, recipe: lcfirst($recipe->name), season: $season);
+        return $reserve > 0 ? Message::of(Label::LeadWithReserve, recipe: lcfirst($recipe->name), season: $season, reserve: $reserve)
+            : Message::of(Label::LeadOf, recipe: lcfirst($recipe->name), season: $season);
     }
 
     private static function yield(Planting $planting, Crop $crop): Working

@@ -48,12 +48,14 @@ final class RulesController extends Page
         if (!$entry->isGood()) {
             return $this->show($request, $visit, $garden, $entry);
         }
-        $log->record($visit->gardenId, $visit->accountId, 'Rules and weights of the plan changed', static function () use ($visit, $entities, $garden, $rules): void {
+        $log->record($visit->gardenId, $visit->accountId, 'Rules and weights of the plan changed', static function () use ($visit,
+            $entities, $garden, $rules): void {
             $record = $entities->find(GardenRecord::class, $visit->gardenId) ?? throw new \OutOfBoundsException('There is no such garden.');
             $record->choose($garden->settings->ruledBy($rules));
         });
 
-        return $this->kept($visit, 'The rules are kept. The next plan is drawn up by them; what is planned stays until then.', $this->generateUrl('rules', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, 'The rules are kept. The next plan is drawn up by them; what is planned stays until then.',
+            $this->generateUrl('rules', ['garden' => $visit->gardenId]));
     }
 
     #[Route('/g/{garden}/rules/cost', name: 'wishes_cost', methods: ['GET'])]
@@ -61,7 +63,8 @@ final class RulesController extends Page
     {
         $garden = $this->snapshot->of($visit->gardenId);
 
-        return $this->page($request, 'plan/wishes_cost.html.twig', ['visit' => $visit, 'garden' => $garden, 'costs' => WishCost::all($garden, $this->book, $this->recipes)], 'wishes');
+        return $this->page($request, 'plan/wishes_cost.html.twig', ['visit' => $visit, 'garden' => $garden,
+            'costs' => WishCost::all($garden, $this->book, $this->recipes)], 'wishes');
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, Entry $entry): Response
@@ -78,12 +81,14 @@ final class RulesController extends Page
             'families' => $form->families(),
             'recipes' => $this->recipes->all(),
             'crops' => $this->book->sold(),
-            'schools' => array_column(array_map(static fn (SuccessionSchool $c): array => [$c->value, $c->words()], SuccessionSchool::cases()), 1, 0),
+            'schools' => array_column(array_map(static fn (SuccessionSchool $c): array => [$c->value, $c->words()],
+                SuccessionSchool::cases()), 1, 0),
             'lengths' => array_column(array_map(static fn (Lengths $c): array => [$c->value, $c->words()], Lengths::cases()), 1, 0),
             'ways' => array_column(array_map(static fn (ReserveWay $c): array => [$c->value, $c->words()], ReserveWay::cases()), 1, 0),
             'paths' => array_column(array_map(static fn (Paths $c): array => [$c->value, $c->words()], Paths::cases()), 1, 0),
             'keepings' => array_column(array_map(static fn (Keeping $c): array => [$c->value, $c->words()], Keeping::cases()), 1, 0),
-            'methods' => ['' => 'whichever costs less', ...array_column(array_map(fn (Method $c): array => [$c->value, $this->sayer->word($c)], Method::cases()), 1, 0)],
+            'methods' => ['' => 'whichever costs less',
+                ...array_column(array_map(fn (Method $c): array => [$c->value, $this->sayer->word($c)], Method::cases()), 1, 0)],
             'weights' => Weights::NAMES,
             'whys' => Weights::WHY,
         ], 'rules', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);

@@ -40,7 +40,9 @@ final readonly class RulesForm
     public function filled(): array
     {
         $rules = $this->garden->settings->rules;
-        $filled = ['school' => $rules->school->value, 'lengths' => $rules->lengths->value, 'full_trays' => $rules->fullTrays ? '1' : '', 'most_sowings' => (string) $rules->mostSowings, 'reserve' => (string) round(100 * $rules->reserve, 1), 'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds)];
+        $filled = ['school' => $rules->school->value, 'lengths' => $rules->lengths->value, 'full_trays' => $rules->fullTrays ? '1' : '',
+            'most_sowings' => (string) $rules->mostSowings, 'reserve' => (string) round(100 * $rules->reserve, 1),
+            'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds)];
         foreach ($this->garden->blocks as $i => $name) {
             $block = $rules->block($name);
             $filled['recipe_'.$i] = $block->recipe;
@@ -87,7 +89,8 @@ final readonly class RulesForm
             return $n + self::MORE - 1;
         };
 
-        return ['rest' => range(0, $count('rest_bed_')), 'off' => range(0, $count('off_what_')), 'crop' => range(0, $count('crop_')), 'cycle' => range(0, min(self::LONGEST_CYCLE - 1, max(3, $count('cycle_'))))];
+        return ['rest' => range(0, $count('rest_bed_')), 'off' => range(0, $count('off_what_')), 'crop' => range(0, $count('crop_')),
+            'cycle' => range(0, min(self::LONGEST_CYCLE - 1, max(3, $count('cycle_'))))];
     }
 
     public function read(Entry $entry): PlanRules
@@ -102,7 +105,8 @@ final readonly class RulesForm
             $this->cycle($entry),
             $methods,
             $keeping,
-            Weights::of(array_map(static fn (string $name): float => 100 * $entry->float('weight_'.$name, 0, 10000), array_combine(array_keys(Weights::WHY), array_keys(Weights::WHY)))),
+            Weights::of(array_map(static fn (string $name): float => 100 * $entry->float('weight_'.$name, 0, 10000),
+                array_combine(array_keys(Weights::WHY), array_keys(Weights::WHY)))),
             $entry->choice('school', SuccessionSchool::class),
             $entry->choice('lengths', Lengths::class),
             '' !== $entry->raw('full_trays'),
@@ -136,7 +140,8 @@ final readonly class RulesForm
         $blocks = [];
         foreach ($this->garden->blocks as $i => $name) {
             $recipe = $entry->oneOf('recipe_'.$i, ['', ...array_map(static fn (Recipe $r): string => $r->key, $this->recipes->all())]);
-            $block = new BlockRules($recipe, $entry->choice('paths_'.$i, Paths::class), $this->names($entry, 'families_'.$i, $this->families(), 'family'));
+            $block = new BlockRules($recipe, $entry->choice('paths_'.$i, Paths::class), $this->names($entry, 'families_'.$i,
+                $this->families(), 'family'));
             if (!$block->isUsual()) {
                 $blocks[$name] = $block;
             }
@@ -178,7 +183,9 @@ final readonly class RulesForm
         $off = [];
         foreach ($this->rows($entry)['off'] as $n) {
             if ('' !== $entry->raw('off_what_'.$n)) {
-                $off[] = new NotHere($this->one($entry, 'off_what_'.$n, [...array_map(static fn (Crop $c): string => $c->key, $this->book->entries()), ...$this->families()], 'crop or family'), $this->one($entry, 'off_where_'.$n, [...$this->bedNames(), ...$this->garden->blocks], 'bed or block'), mb_substr($entry->raw('off_why_'.$n), 0, 200));
+                $off[] = new NotHere($this->one($entry, 'off_what_'.$n, [...array_map(static fn (Crop $c): string => $c->key,
+                    $this->book->entries()), ...$this->families()], 'crop or family'), $this->one($entry, 'off_where_'.$n,
+                        [...$this->bedNames(), ...$this->garden->blocks], 'bed or block'), mb_substr($entry->raw('off_why_'.$n), 0, 200));
             }
         }
 
@@ -271,14 +278,17 @@ final readonly class RulesForm
     /** @param list<string> $known */
     private static function known(string $typed, array $known): ?string
     {
-        return array_values(array_filter($known, static fn (string $name): bool => mb_strtolower($name) === mb_strtolower($typed)))[0] ?? null;
+        return array_values(array_filter($known, static fn (string $name): bool => mb_strtolower($name) === mb_strtolower($typed)))[0]
+            ?? null;
     }
 
     /** @param list<string> $known */
     private function strange(Entry $entry, string $field, string $typed, array $known, string $what): string
     {
-        usort($known, static fn (string $a, string $b): int => levenshtein(substr($typed, 0, 60), $a) <=> levenshtein(substr($typed, 0, 60), $b));
-        $entry->fault($field, \sprintf('There is no %s %s. Such as %s will do.', $what, Quote::of($typed), implode(', ', \array_slice($known, 0, 3))));
+        usort($known, static fn (string $a, string $b): int => levenshtein(substr($typed, 0, 60), $a) <=> levenshtein(substr($typed, 0,
+            60), $b));
+        $entry->fault($field, \sprintf('There is no %s %s. Such as %s will do.', $what, Quote::of($typed),
+            implode(', ', \array_slice($known, 0, 3))));
 
         return $typed;
     }

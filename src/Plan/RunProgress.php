@@ -16,7 +16,8 @@ final readonly class RunProgress implements Progress
 
     public function at(int $done, int $of, string $item): bool
     {
-        $this->connection->update('plan_run', ['state' => 'drawing', 'done' => $done, 'total' => $of, 'at' => $item], ['id' => $this->runId]);
+        $this->connection->update('plan_run', ['state' => 'drawing', 'done' => $done, 'total' => $of, 'at' => $item],
+            ['id' => $this->runId]);
 
         return !(bool) $this->connection->fetchOne('SELECT stop FROM plan_run WHERE id = ?', [$this->runId]);
     }

@@ -17,7 +17,8 @@ final readonly class ShortEntry
      * @param non-empty-list<ShortRow>   $days
      * @param array<string, string>|null $offer what one click can sow
      */
-    public function __construct(public Explained $first, public array $days, public Goods $amount, public Message $mend, public ?array $offer)
+    public function __construct(public Explained $first, public array $days, public Goods $amount, public Message $mend,
+        public ?array $offer)
     {
         $this->worth = array_sum(array_map(static fn (ShortRow $row): float => $row->worth, $days));
     }

@@ -62,7 +62,8 @@ final readonly class ShortList
         $first = $group[(int) array_search(max($worth), $worth, true)];
         $units = array_sum(array_map(static fn (Explained $e): int => $e->shortage->units, $group));
 
-        return new ShortEntry($first, $rows, $this->book->get($first->shortage->item)->produce->goods($units), $this->mend($first), self::offer($first));
+        return new ShortEntry($first, $rows, $this->book->get($first->shortage->item)->produce->goods($units), $this->mend($first),
+            self::offer($first));
     }
 
     /**
@@ -84,7 +85,8 @@ final readonly class ShortList
             $crop = $this->book->get($s->item);
             $worth = round($s->units * ($values[$s->item] ?? 0.0));
 
-            return new ShortRow($s->item, $crop->name, $outlets[$s->outlet] ?? $s->outlet, $s->day, $crop->produce->goods($s->units), $crop->produce->goods($s->wanted), $worth, self::product($garden, $s->item));
+            return new ShortRow($s->item, $crop->name, $outlets[$s->outlet] ?? $s->outlet, $s->day, $crop->produce->goods($s->units),
+                $crop->produce->goods($s->wanted), $worth, self::product($garden, $s->item));
         }, $shortages);
     }
 
@@ -94,7 +96,8 @@ final readonly class ShortList
         $candidate = $explained->mend?->candidate;
 
         return null === $candidate || null === $explained->mend->stretch ? null : [
-            'item' => $candidate->item, 'sow' => Day::of($candidate->sow)->iso(), 'place' => $candidate->place->value, 'method' => $candidate->method->value,
+            'item' => $candidate->item, 'sow' => Day::of($candidate->sow)->iso(), 'place' => $candidate->place->value,
+                'method' => $candidate->method->value,
         ];
     }
 
@@ -106,7 +109,8 @@ final readonly class ShortList
         }
         $candidate = $mend->candidate;
         if (null === $mend->stretch) {
-            return Message::of(ShortMend::BedTaken, sow: Day::of($candidate->sow), ready: Day::of($candidate->ready), place: $candidate->place, from: Day::of($candidate->bedStart));
+            return Message::of(ShortMend::BedTaken, sow: Day::of($candidate->sow), ready: Day::of($candidate->ready),
+                place: $candidate->place, from: Day::of($candidate->bedStart));
         }
         $units = floor($candidate->perMetre * $mend->stretch->length()->metres() + 1e-9);
 

@@ -14,7 +14,8 @@ final readonly class ShortRow
      * @param float       $worth   cents
      * @param string|null $product key of a product that is made of it
      */
-    public function __construct(public string $item, public string $name, public string $outlet, public Day $day, public Goods $amount, public Goods $of, public float $worth, public ?string $product)
+    public function __construct(public string $item, public string $name, public string $outlet, public Day $day, public Goods $amount,
+        public Goods $of, public float $worth, public ?string $product)
     {
     }
 

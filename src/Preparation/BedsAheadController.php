@@ -38,7 +38,8 @@ final class BedsAheadController extends Page
     /** Late beds are looked into so far down the list. */
     private const SHOWN = 8;
 
-    public function __construct(private readonly Snapshot $snapshot, private readonly CropBook $book, private readonly RecipeBook $recipes, private readonly Planner $planner, private readonly CareFile $care)
+    public function __construct(private readonly Snapshot $snapshot, private readonly CropBook $book,
+        private readonly RecipeBook $recipes, private readonly Planner $planner, private readonly CareFile $care)
     {
     }
 
@@ -50,7 +51,8 @@ final class BedsAheadController extends Page
         $rain = $entry->isBegun() ? $entry->day('rain') : $garden->today;
         $days = $entry->isBegun() ? $entry->int('days', 1, 60) : 0;
         $source = $folder->isThere($visit->gardenId) ? $folder : $station;
-        $wet = null === $garden->climate ? null : RainQuestion::inOutlook($source->outlook($visit->gardenId, $garden->climate, $garden->today));
+        $wet = null === $garden->climate ? null : RainQuestion::inOutlook($source->outlook($visit->gardenId, $garden->climate,
+            $garden->today));
         $late = LateBed::all($garden, $this->book, $this->recipes);
 
         return $this->page($request, 'preparation/ahead.html.twig', [
@@ -60,13 +62,18 @@ final class BedsAheadController extends Page
             'recipes' => $this->recipes,
             'ids' => $this->snapshot->plantingIds($visit->gardenId),
             'late' => $late,
-            'worth' => array_map(fn (LateBed $l): ?DryRun => null === $l->later ? null : DryRun::of($this->planner, $this->book, $garden, [$l->planting], [$l->later]), \array_slice($late, 0, self::SHOWN)),
+            'worth' => array_map(fn (LateBed $l): ?DryRun => null === $l->later ? null : DryRun::of($this->planner, $this->book,
+                $garden, [$l->planting], [$l->later]), \array_slice($late, 0, self::SHOWN)),
             'shown' => self::SHOWN,
-            'places' => array_filter(array_combine(array_map($this->sayer->word(...), PlaceType::cases()), array_map(static fn (PlaceType $p): array => $garden->metresOf($p) > 0 ? self::bars(BedsAhead::of($garden, $p), $garden->metresOf($p)) : [], PlaceType::cases()))),
-            'kit' => self::kit($garden, KitNeed::byWeek($garden, $this->recipes, new CareCalendar($garden, $this->book, $this->care->load()))),
+            'places' => array_filter(array_combine(array_map($this->sayer->word(...), PlaceType::cases()),
+                array_map(static fn (PlaceType $p): array => $garden->metresOf($p) > 0 ? self::bars(BedsAhead::of($garden, $p),
+                    $garden->metresOf($p)) : [], PlaceType::cases()))),
+            'kit' => self::kit($garden, KitNeed::byWeek($garden, $this->recipes, new CareCalendar($garden, $this->book,
+                $this->care->load()))),
             'entry' => $entry,
             'missed' => $entry->isBegun() && $entry->isGood() ? RainQuestion::of($garden, $this->recipes, $rain, $days) : null,
-            'outlook' => null === $wet ? null : ['from' => $wet[0], 'days' => $wet[1], 'mm' => $wet[2], 'source' => $source->words(), 'missed' => RainQuestion::of($garden, $this->recipes, $wet[0], $wet[1])],
+            'outlook' => null === $wet ? null : ['from' => $wet[0], 'days' => $wet[1], 'mm' => $wet[2], 'source' => $source->words(),
+                'missed' => RainQuestion::of($garden, $this->recipes, $wet[0], $wet[1])],
         ], 'ahead', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
@@ -74,7 +81,8 @@ final class BedsAheadController extends Page
     public function mend(Request $request, Visit $visit, string $planting, PlantingChanges $changes): Response
     {
         $garden = $this->snapshot->of($visit->gardenId);
-        $found = $this->snapshot->planting($visit->gardenId, $planting, $garden) ?? throw $this->createNotFoundException('There is no such planting.');
+        $found = $this->snapshot->planting($visit->gardenId, $planting, $garden)
+            ?? throw $this->createNotFoundException('There is no such planting.');
         $how = $request->request->getString('how');
         try {
             $kept = $changes->keep($visit->gardenId, $visit->accountId, [], function (Garden $now) use ($found, $how): Replacement {
@@ -134,7 +142,8 @@ final class BedsAheadController extends Page
         $rows = [];
         foreach ($need as $kit => $weeks) {
             $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / 1000 : null;
-            $rows[] = ['kit' => Kit::from($kit), 'have' => $have, 'weeks' => $weeks, 'most' => max([0.0, ...array_values($weeks)]), 'short' => null === $have ? [] : array_keys(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01))];
+            $rows[] = ['kit' => Kit::from($kit), 'have' => $have, 'weeks' => $weeks, 'most' => max([0.0, ...array_values($weeks)]),
+                'short' => null === $have ? [] : array_keys(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01))];
         }
 
         return $rows;

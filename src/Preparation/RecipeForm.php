@@ -49,7 +49,11 @@ final class RecipeForm
     {
         $fields = ['name' => $recipe->name, 'hatch' => $recipe->hatch, 'compost' => $recipe->spreadsCompost ? '1' : ''];
         foreach ($recipe->steps as $i => $step) {
-            $fields += ['s'.$i.'-name' => $step->name, 's'.$i.'-lead' => (string) $step->leadDays, 's'.$i.'-spring' => (string) $step->leadSpring, 's'.$i.'-cold' => (string) $step->leadCold, 's'.$i.'-hours' => (string) $step->hoursPer100Metres, 's'.$i.'-tool' => $step->tool, 's'.$i.'-condition' => $step->condition, 's'.$i.'-dry' => $step->needsDry ? '1' : '', 's'.$i.'-lays' => $step->lays->value ?? '', 's'.$i.'-lifts' => $step->lifts->value ?? ''];
+            $fields += ['s'.$i.'-name' => $step->name, 's'.$i.'-lead' => (string) $step->leadDays,
+                's'.$i.'-spring' => (string) $step->leadSpring, 's'.$i.'-cold' => (string) $step->leadCold,
+                's'.$i.'-hours' => (string) $step->hoursPer100Metres, 's'.$i.'-tool' => $step->tool,
+                's'.$i.'-condition' => $step->condition, 's'.$i.'-dry' => $step->needsDry ? '1' : '',
+                's'.$i.'-lays' => $step->lays->value ?? '', 's'.$i.'-lifts' => $step->lifts->value ?? ''];
         }
 
         return $fields;

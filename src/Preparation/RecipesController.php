@@ -28,7 +28,9 @@ use Symfony\Component\String\Slugger\AsciiSlugger;
 /** Preparation recipes: those that ship to look at and copy, the garden's own to change. */
 final class RecipesController extends Page
 {
-    public function __construct(private readonly Snapshot $snapshot, private readonly RecipeBook $recipes, private readonly GardenRecipes $books, private readonly CropBook $crops, private readonly ChangeLog $log, private readonly EntityManagerInterface $entities)
+    public function __construct(private readonly Snapshot $snapshot, private readonly RecipeBook $recipes,
+        private readonly GardenRecipes $books, private readonly CropBook $crops, private readonly ChangeLog $log,
+        private readonly EntityManagerInterface $entities)
     {
     }
 
@@ -37,7 +39,10 @@ final class RecipesController extends Page
     {
         $garden = $this->snapshot->of($visit->gardenId);
 
-        return $this->page($request, 'preparation/recipes.html.twig', ['visit' => $visit, 'garden' => $garden, 'recipes' => $this->recipes->all(), 'own' => array_flip(array_map(static fn (Recipe $r): string => $r->key, $garden->recipes)), 'used' => array_count_values(array_map(static fn (Planting $p): string => $p->recipe, $garden->plantings->all()))], 'recipes');
+        return $this->page($request, 'preparation/recipes.html.twig', ['visit' => $visit, 'garden' => $garden,
+            'recipes' => $this->recipes->all(), 'own' => array_flip(array_map(static fn (Recipe $r): string => $r->key,
+                $garden->recipes)), 'used' => array_count_values(array_map(static fn (Planting $p): string => $p->recipe,
+                    $garden->plantings->all()))], 'recipes');
     }
 
     #[Route('/g/{garden}/recipes/{recipe}', name: 'recipe', methods: ['GET'])]
@@ -62,7 +67,8 @@ final class RecipesController extends Page
             null === $record ? $this->entities->persist(new OwnRecipeRecord($visit->gardenId, $read)) : $record->become($read);
         });
 
-        return $this->kept($visit, \sprintf('Recipe %s is kept. Plantings keep the days they were planned with.', $read->name), $this->generateUrl('recipes', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, \sprintf('Recipe %s is kept. Plantings keep the days they were planned with.', $read->name),
+            $this->generateUrl('recipes', ['garden' => $visit->gardenId]));
     }
 
     #[Route('/g/{garden}/recipes/{recipe}/away', name: 'recipe_away', methods: ['POST'])]
@@ -76,12 +82,14 @@ final class RecipesController extends Page
         }
         $this->log->record($visit->gardenId, $visit->accountId, \sprintf('Recipe %s taken away', $found->name), fn () => $this->entities->remove($record));
 
-        return $this->kept($visit, \sprintf('Recipe %s is taken away.', $found->name), $this->generateUrl('recipes', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, \sprintf('Recipe %s is taken away.', $found->name), $this->generateUrl('recipes',
+            ['garden' => $visit->gardenId]));
     }
 
     private function found(string $recipe): Recipe
     {
-        return $this->recipes->has($recipe) ? $this->recipes->get($recipe) : throw $this->createNotFoundException('There is no such recipe.');
+        return $this->recipes->has($recipe) ? $this->recipes->get($recipe)
+            : throw $this->createNotFoundException('There is no such recipe.');
     }
 
     private function record(string $gardenId, string $key): ?OwnRecipeRecord
@@ -127,6 +135,7 @@ final class RecipesController extends Page
             'kits' => Kit::cases(),
             'tools' => Tools::known(),
             'problem' => $problem,
-        ], 'recipe', '' !== $problem ? Response::HTTP_CONFLICT : ($entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        ], 'recipe', '' !== $problem ? Response::HTTP_CONFLICT : ($entry->isGood() ? Response::HTTP_OK
+            : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 }

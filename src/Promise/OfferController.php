@@ -35,7 +35,8 @@ final class OfferController extends Page
     }
 
     #[Route('/g/{garden}/offer/outlet', name: 'outlet_add', methods: ['POST'])]
-    public function addOutlet(Request $request, Visit $visit, Snapshot $snapshot, EntityManagerInterface $entities, ChangeLog $log): Response
+    public function addOutlet(Request $request, Visit $visit, Snapshot $snapshot, EntityManagerInterface $entities,
+        ChangeLog $log): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $typed = new OutletData();
@@ -52,7 +53,8 @@ final class OfferController extends Page
     }
 
     #[Route('/g/{garden}/offer/product', name: 'product_add', methods: ['POST'])]
-    public function addProduct(Request $request, Visit $visit, Snapshot $snapshot, EntityManagerInterface $entities, ChangeLog $log): Response
+    public function addProduct(Request $request, Visit $visit, Snapshot $snapshot, EntityManagerInterface $entities,
+        ChangeLog $log): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $typed = new ProductData();
@@ -62,7 +64,8 @@ final class OfferController extends Page
             return $this->show($request, $visit, $garden, product: $form);
         }
         $product = $typed->product($key);
-        $log->record($visit->gardenId, $visit->accountId, 'Product added: '.$typed->name, static function () use ($visit, $garden, $product, $entities): void {
+        $log->record($visit->gardenId, $visit->accountId, 'Product added: '.$typed->name, static function () use ($visit, $garden,
+            $product, $entities): void {
             $record = new ProductRecord($visit->gardenId, \count($garden->products), $product);
             $entities->persist($record);
             foreach ($product->parts as $position => $part) {
@@ -94,7 +97,8 @@ final class OfferController extends Page
      * @param FormInterface<mixed>|null $outlet
      * @param FormInterface<mixed>|null $product
      */
-    private function show(Request $request, Visit $visit, Garden $garden, ?FormInterface $outlet = null, ?FormInterface $product = null): Response
+    private function show(Request $request, Visit $visit, Garden $garden, ?FormInterface $outlet = null,
+        ?FormInterface $product = null): Response
     {
         $outlet ??= $this->forms->fresh(OutletType::class, new OutletData());
         $product ??= $this->forms->fresh(ProductType::class, new ProductData());

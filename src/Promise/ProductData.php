@@ -54,7 +54,8 @@ final class ProductData
     {
         $parts = $this->parts();
 
-        return new Product($key, $this->name, $this->unit, $this->price, [] === $parts ? throw new \LogicException('A product is made of something.') : $parts);
+        return new Product($key, $this->name, $this->unit, $this->price, [] === $parts
+            ? throw new \LogicException('A product is made of something.') : $parts);
     }
 
     /** @return list<Part> */

@@ -33,10 +33,12 @@ final class ProductType extends AbstractType
             $crops[\sprintf('%s (%s)', $crop->name, $unit)] = $crop->key;
         }
         for ($slot = 0; $slot < ProductData::PARTS; ++$slot) {
-            $one = ['label' => 0 === $slot ? 'Made of' : 'and of', 'choices' => $crops, 'placeholder' => '(none)', 'invalid_message' => 'Please choose one of the list.'];
+            $one = ['label' => 0 === $slot ? 'Made of' : 'and of', 'choices' => $crops, 'placeholder' => '(none)',
+                'invalid_message' => 'Please choose one of the list.'];
             $builder
                 ->add('item'.$slot, ChoiceType::class, [...$one, 'required' => false, 'property_path' => "item[$slot]"])
-                ->add('units'.$slot, NumberType::class, ['label' => 'Units of it', 'required' => false, 'property_path' => "units[$slot]", 'least' => 0.001, 'most' => 100_000.0]);
+                ->add('units'.$slot, NumberType::class, ['label' => 'Units of it', 'required' => false,
+                    'property_path' => "units[$slot]", 'least' => 0.001, 'most' => 100_000.0]);
         }
     }
 

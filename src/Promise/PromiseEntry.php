@@ -89,13 +89,15 @@ final class PromiseEntry
      */
     public function keep(string $gardenId, string $outletKey, array $read): int
     {
-        $outlet = $this->entities->getRepository(OutletRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $outletKey]) ?? throw new \OutOfBoundsException('There is no such outlet.');
+        $outlet = $this->entities->getRepository(OutletRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $outletKey])
+            ?? throw new \OutOfBoundsException('There is no such outlet.');
         $products = [];
         foreach ($this->entities->getRepository(ProductRecord::class)->findBy(['gardenId' => $gardenId]) as $product) {
             $products[$product->key()] = $product;
         }
         $there = [];
-        foreach ($this->entities->getRepository(PromiseRecord::class)->findBy(['gardenId' => $gardenId, 'outletId' => $outlet->id]) as $promise) {
+        foreach ($this->entities->getRepository(PromiseRecord::class)->findBy(['gardenId' => $gardenId,
+            'outletId' => $outlet->id]) as $promise) {
             $there[$promise->productId][$promise->day->number] = $promise;
         }
         $this->mustBeAsSeen($products, $there, $read);
@@ -105,7 +107,8 @@ final class PromiseEntry
         }
         foreach ($read['quantities'] as $key => $days) {
             foreach (isset($products[$key]) ? $days : [] as $day => $quantity) {
-                $changed += $this->keepOne($gardenId, $outlet->id, $products[$key]->id, Day::of($day), $quantity, $there[$products[$key]->id][$day] ?? null);
+                $changed += $this->keepOne($gardenId, $outlet->id, $products[$key]->id, Day::of($day), $quantity,
+                    $there[$products[$key]->id][$day] ?? null);
             }
         }
 

@@ -19,7 +19,8 @@ final readonly class PromiseGrid
      * @param array<string, float>             $rowTotal units by product
      * @param array<int, float>                $dayTotal cents by day number
      */
-    private function __construct(public Outlet $outlet, public array $days, public array $quantity, public array $rowTotal, public array $dayTotal, public float $total)
+    private function __construct(public Outlet $outlet, public array $days, public array $quantity, public array $rowTotal,
+        public array $dayTotal, public float $total)
     {
     }
 

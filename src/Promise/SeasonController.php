@@ -21,7 +21,8 @@ final class SeasonController extends Page
     {
         $garden = $snapshot->of($visit->gardenId);
         $asked = $request->query->getString('year');
-        $year = 1 === preg_match('/^(19|20)\d\d$/', $asked) ? (int) $asked : ($garden->place->latitude < 0 && $garden->today->month() < 7 ? $garden->today->year() - 1 : $garden->today->year());
+        $year = 1 === preg_match('/^(19|20)\d\d$/', $asked) ? (int) $asked : ($garden->place->latitude < 0
+            && $garden->today->month() < 7 ? $garden->today->year() - 1 : $garden->today->year());
         $season = GrowingSeason::of($garden->place->latitude, $year);
         $totals = SeasonTotals::of($garden, $season->books());
         $most = max([1.0, ...array_map(array_sum(...), $totals->byDay)]);

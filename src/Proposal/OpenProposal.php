@@ -20,7 +20,8 @@ final readonly class OpenProposal
      * @param array<string, string> $kept    why, by key of the planting that stays
      * @param array<string, true>   $movedOn ids of changes whose planting was changed since
      */
-    public function __construct(public int $drawnAt, public string $drawnBy, public string $scope, public float $now, public float $then, public array $changes, public array $kept, public array $movedOn)
+    public function __construct(public int $drawnAt, public string $drawnBy, public string $scope, public float $now,
+        public float $then, public array $changes, public array $kept, public array $movedOn)
     {
     }
 
@@ -33,7 +34,8 @@ final readonly class OpenProposal
     /** @return list<string> ids that can be taken */
     public function takeable(): array
     {
-        return array_values(array_filter(array_map(static fn (ProposedChange $c): string => $c->id, $this->changes), fn (string $id): bool => !isset($this->movedOn[$id])));
+        return array_values(array_filter(array_map(static fn (ProposedChange $c): string => $c->id, $this->changes),
+            fn (string $id): bool => !isset($this->movedOn[$id])));
     }
 
     /**
@@ -70,7 +72,8 @@ final readonly class OpenProposal
      */
     public static function plantings(array $changes): array
     {
-        return [array_values(array_filter(array_map(static fn (ProposedChange $c): ?Planting => $c->old, $changes))), array_values(array_filter(array_map(static fn (ProposedChange $c): ?Planting => $c->new, $changes)))];
+        return [array_values(array_filter(array_map(static fn (ProposedChange $c): ?Planting => $c->old, $changes))),
+            array_values(array_filter(array_map(static fn (ProposedChange $c): ?Planting => $c->new, $changes)))];
     }
 
     /** @param list<ProposedChange> $changes */

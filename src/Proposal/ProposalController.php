@@ -34,7 +34,8 @@ final class ProposalController extends Page
     }
 
     #[Route('/g/{garden}/proposal', name: 'proposal', methods: ['GET'])]
-    public function look(Request $request, Visit $visit, Snapshot $snapshot, Proposals $proposals, CropBook $book, RecipeBook $recipes): Response
+    public function look(Request $request, Visit $visit, Snapshot $snapshot, Proposals $proposals, CropBook $book,
+        RecipeBook $recipes): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $open = $proposals->find($visit->gardenId, $garden);
@@ -46,7 +47,8 @@ final class ProposalController extends Page
     }
 
     #[Route('/g/{garden}/proposal', name: 'proposal_take', methods: ['POST'])]
-    public function take(Request $request, Visit $visit, Snapshot $snapshot, Proposals $proposals, CropBook $book, RecipeBook $recipes, PlantingChanges $changes): Response
+    public function take(Request $request, Visit $visit, Snapshot $snapshot, Proposals $proposals, CropBook $book, RecipeBook $recipes,
+        PlantingChanges $changes): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $open = $proposals->find($visit->gardenId, $garden);
@@ -56,7 +58,8 @@ final class ProposalController extends Page
             return $this->seeOther('plan', ['garden' => $visit->gardenId]);
         }
         $entry = new Entry($request->request->all());
-        $chosen = '1' === $entry->raw('all') ? $open->takeable() : array_values(array_intersect($open->takeable(), $entry->several('take')));
+        $chosen = '1' === $entry->raw('all') ? $open->takeable() : array_values(array_intersect($open->takeable(),
+            $entry->several('take')));
         $whole = Proposal::withCompanions($open->changes, $chosen);
         $companions = array_values(array_diff($whole, $chosen));
         $problem = match (true) {
@@ -70,17 +73,20 @@ final class ProposalController extends Page
         $some = $open->some($chosen);
         $rest = array_values(array_diff(array_map(static fn (ProposedChange $c): string => $c->id, $open->changes), $chosen));
         try {
-            $kept = $changes->keep($visit->gardenId, $visit->accountId, OpenProposal::seen($some), static function (Garden $now) use ($some, $open, $rest, $proposals, $visit): Replacement {
-                [$old, $new] = OpenProposal::plantings($some);
-                $proposals->leave($visit->gardenId, $rest);
+            $kept = $changes->keep($visit->gardenId, $visit->accountId, OpenProposal::seen($some),
+                static function (Garden $now) use ($some, $open, $rest, $proposals, $visit): Replacement {
+                    [$old, $new] = OpenProposal::plantings($some);
+                    $proposals->leave($visit->gardenId, $rest);
 
-                return new Replacement($old, self::underFreeNames($now, $old, $new), \sprintf('Proposal taken%s, drawn up for %s: %s', [] === $rest ? '' : ' in part', $open->scope, OpenProposal::words($some)));
-            });
+                    return new Replacement($old, self::underFreeNames($now, $old, $new), \sprintf('Proposal taken%s, drawn up for %s: %s',
+                        [] === $rest ? '' : ' in part', $open->scope, OpenProposal::words($some)));
+                });
         } catch (Meanwhile $meanwhile) {
             return $this->show($request, $visit, $garden, $open, $snapshot, $book, $recipes, $chosen, [], $this->sayer->why($meanwhile));
         }
 
-        return $this->kept($visit, $kept->words.'.', $this->generateUrl([] === $rest ? 'plan' : 'proposal', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, $kept->words.'.', $this->generateUrl([] === $rest ? 'plan' : 'proposal',
+            ['garden' => $visit->gardenId]));
     }
 
     #[Route('/g/{garden}/proposal/drop', name: 'proposal_drop', methods: ['POST'])]
@@ -106,7 +112,8 @@ final class ProposalController extends Page
         $own = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $old), true);
         $named = [];
         foreach ($new as $planting) {
-            $key = isset($taken[$planting->key]) && !isset($own[$planting->key]) ? PlantingKey::free($planting->item, $planting->sow, $taken) : $planting->key;
+            $key = isset($taken[$planting->key]) && !isset($own[$planting->key]) ? PlantingKey::free($planting->item, $planting->sow,
+                $taken) : $planting->key;
             $taken[$key] = true;
             $named[] = $planting->but(key: $key);
         }
@@ -118,12 +125,14 @@ final class ProposalController extends Page
      * @param list<string> $ticked
      * @param list<string> $companions
      */
-    private function show(Request $request, Visit $visit, Garden $garden, OpenProposal $open, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, array $ticked, array $companions, string $problem): Response
+    private function show(Request $request, Visit $visit, Garden $garden, OpenProposal $open, Snapshot $snapshot, CropBook $book,
+        RecipeBook $recipes, array $ticked, array $companions, string $problem): Response
     {
         $cost = new PlantingCost($garden, $recipes);
         $prices = [];
         foreach ($open->changes as $change) {
-            $prices[$change->id] = array_map(static fn (?Planting $p): ?Working => null === $p ? null : $cost->of($p, $book), ['old' => $change->old, 'new' => $change->new]);
+            $prices[$change->id] = array_map(static fn (?Planting $p): ?Working => null === $p ? null : $cost->of($p, $book),
+                ['old' => $change->old, 'new' => $change->new]);
         }
 
         return $this->page($request, 'plan/proposal.html.twig', [
@@ -138,7 +147,8 @@ final class ProposalController extends Page
             'companions' => array_fill_keys($companions, true),
             'problem' => $problem,
             'figures' => self::figures($garden, $open, $this->planner, $book, $recipes),
-            'standing' => array_filter($garden->plantings->all(), static fn (Planting $p): bool => isset($open->kept[$p->key]) && !$p->isOver($garden->today)),
+            'standing' => array_filter($garden->plantings->all(), static fn (Planting $p): bool => isset($open->kept[$p->key])
+                && !$p->isOver($garden->today)),
         ], 'proposal', '' === $problem ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 

@@ -37,8 +37,10 @@ final readonly class Proposals
         $this->connection->transactional(function () use ($gardenId, $accountId, $scope, $now, $drawn, $open, $kept): void {
             $this->drop($gardenId);
             if ([] !== $open) {
-                $this->connection->insert('proposal', ['id' => GardenRow::newId(), 'garden_id' => $gardenId, 'drawn_at' => $this->today->now()->getTimestamp(), 'drawn_by' => $accountId, 'scope' => $scope,
-                    'changes' => self::json(['codec' => PlantingCodec::VERSION, 'now' => $now->keptShare(), 'then' => $drawn->keptShare(), 'kept' => $kept, 'open' => array_map(self::values(...), $open)])]);
+                $this->connection->insert('proposal', ['id' => GardenRow::newId(), 'garden_id' => $gardenId,
+                    'drawn_at' => $this->today->now()->getTimestamp(), 'drawn_by' => $accountId, 'scope' => $scope,
+                    'changes' => self::json(['codec' => PlantingCodec::VERSION, 'now' => $now->keptShare(),
+                        'then' => $drawn->keptShare(), 'kept' => $kept, 'open' => array_map(self::values(...), $open)])]);
             }
         });
     }
@@ -52,7 +54,9 @@ final readonly class Proposals
         $values = self::stored($row);
         $changes = array_values(array_filter(array_map(fn (array $one): ?ProposedChange => $this->change($one, $garden), $values['open'])));
 
-        return new OpenProposal((int) (is_numeric($row['drawn_at']) ? $row['drawn_at'] : 0), \is_string($row['who']) ? $row['who'] : '', \is_string($row['scope']) ? $row['scope'] : '', $values['now'], $values['then'], $changes, $values['kept'], self::movedOn($changes, $garden));
+        return new OpenProposal((int) (is_numeric($row['drawn_at']) ? $row['drawn_at'] : 0), \is_string($row['who']) ? $row['who'] : '',
+            \is_string($row['scope']) ? $row['scope'] : '', $values['now'], $values['then'], $changes, $values['kept'],
+            self::movedOn($changes, $garden));
     }
 
     /**
@@ -69,7 +73,8 @@ final readonly class Proposals
             return;
         }
         $values = self::stored($row);
-        $values['open'] = array_values(array_filter($values['open'], static fn (array $one): bool => \in_array($one['id'] ?? '', $ids, true)));
+        $values['open'] = array_values(array_filter($values['open'], static fn (array $one): bool => \in_array($one['id'] ?? '', $ids,
+            true)));
         $this->connection->update('proposal', ['changes' => self::json($values)], ['garden_id' => $gardenId]);
     }
 
@@ -81,19 +86,22 @@ final readonly class Proposals
     /** @return array<string, mixed> */
     private static function values(ProposedChange $change): array
     {
-        return ['id' => $change->id, 'why' => $change->why, 'old' => null === $change->old ? null : PlantingCodec::values($change->old), 'new' => null === $change->new ? null : PlantingCodec::values($change->new)];
+        return ['id' => $change->id, 'why' => $change->why, 'old' => null === $change->old ? null : PlantingCodec::values($change->old),
+            'new' => null === $change->new ? null : PlantingCodec::values($change->new)];
     }
 
     /** @param array<mixed> $values */
     private function change(array $values, Garden $garden): ?ProposedChange
     {
         $beds = $garden->bedsByName();
-        [$old, $new] = array_map(fn (string $side): ?Planting => \is_array($values[$side] ?? null) ? $this->reader->written($values[$side], $beds) : null, ['old', 'new']);
+        [$old, $new] = array_map(fn (string $side): ?Planting => \is_array($values[$side] ?? null)
+            ? $this->reader->written($values[$side], $beds) : null, ['old', 'new']);
         if ((null === $old) !== (null === ($values['old'] ?? null)) || (null === $new) !== (null === ($values['new'] ?? null))) {
             return null;
         }
 
-        return new ProposedChange(\is_string($values['id'] ?? null) ? $values['id'] : '', $old, $new, \is_string($values['why'] ?? null) ? $values['why'] : '');
+        return new ProposedChange(\is_string($values['id'] ?? null) ? $values['id'] : '', $old, $new, \is_string($values['why'] ?? null)
+            ? $values['why'] : '');
     }
 
     /**

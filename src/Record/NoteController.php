@@ -31,24 +31,30 @@ final class NoteController extends Page
     public function ask(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $found = $snapshot->planting($visit->gardenId, $planting, $garden) ?? throw $this->createNotFoundException('There is no such planting.');
+        $found = $snapshot->planting($visit->gardenId, $planting, $garden)
+            ?? throw $this->createNotFoundException('There is no such planting.');
 
-        return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($request->query->getString('what')), Entry::fresh(), '', Response::HTTP_OK);
+        return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($request->query->getString('what')),
+            Entry::fresh(), '', Response::HTTP_OK);
     }
 
     #[Route('/g/{garden}/planting/{planting}/note', name: 'note_keep', methods: ['POST'], defaults: ['_least' => Role::Hand->value])]
-    public function keep(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book, NoteForm $form, PlantingChanges $changes): Response
+    public function keep(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book, NoteForm $form,
+        PlantingChanges $changes): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $found = $snapshot->planting($visit->gardenId, $planting, $garden) ?? throw $this->createNotFoundException('There is no such planting.');
+        $found = $snapshot->planting($visit->gardenId, $planting, $garden)
+            ?? throw $this->createNotFoundException('There is no such planting.');
         $entry = new Entry($request->request->all());
         $note = $form->read($entry, $garden, $found);
         $problem = '';
         if (null !== $note) {
             try {
-                $replacement = $changes->keep($visit->gardenId, $visit->accountId, [$found->key => $entry->raw('seen')], static fn (Garden $now): Replacement => $form->replacement($entry, $now, $found, $note));
+                $replacement = $changes->keep($visit->gardenId, $visit->accountId, [$found->key => $entry->raw('seen')],
+                    static fn (Garden $now): Replacement => $form->replacement($entry, $now, $found, $note));
 
-                return $this->kept($visit, $replacement->words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $replacement->new[0]->pieces[0]->bed]));
+                return $this->kept($visit, $replacement->words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId,
+                    'bed' => $replacement->new[0]->pieces[0]->bed]));
             } catch (CannotBeDone $not) {
                 $entry->fault($not->field, $not->said());
             } catch (Meanwhile $meanwhile) {
@@ -56,10 +62,12 @@ final class NoteController extends Page
             }
         }
 
-        return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($entry->raw('what')), $entry, $problem, '' === $problem ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_CONFLICT);
+        return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($entry->raw('what')), $entry,
+            $problem, '' === $problem ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_CONFLICT);
     }
 
-    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planting $planting, string $id, ?Happening $what, Entry $entry, string $problem, int $status): Response
+    private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planting $planting, string $id,
+        ?Happening $what, Entry $entry, string $problem, int $status): Response
     {
         $possible = FieldWork::possible($planting);
 

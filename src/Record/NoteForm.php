@@ -40,7 +40,8 @@ final readonly class NoteForm
         $day = '' === $entry->raw('day') ? $garden->today : $entry->day('day');
         $length = '' === $entry->raw('length') ? null : $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
         $share = '' === $entry->raw('share') ? null : (float) $entry->oneOf('share', array_map(strval(...), array_keys(self::SHARES)));
-        $units = '' === $entry->raw('units') ? null : $entry->float('units', 0, 1_000_000) * ($this->book->grown($planting->item, $planting->variety)->produce->isByWeight() ? 10 : 1);
+        $units = '' === $entry->raw('units') ? null : $entry->float('units', 0, 1_000_000) * ($this->book->grown($planting->item,
+            $planting->variety)->produce->isByWeight() ? 10 : 1);
         $words = $entry->raw('words');
         if (mb_strlen($words) > 400 || !mb_check_encoding($words, 'UTF-8')) {
             $entry->fault('words', 'At most 400 characters fit here.');
@@ -81,6 +82,8 @@ final readonly class NoteForm
             $note->words,
         ], static fn (string $part): bool => '' !== $part);
 
-        return \sprintf('%s on bed %s %s, %s%s', $this->book->grown($planting->item, $planting->variety)->name, $after[0]->pieces[0]->bed, $this->sayer->word($note->what), $this->sayer->shortDay($note->day), [] === $how ? '' : ': '.implode(', ', $how));
+        return \sprintf('%s on bed %s %s, %s%s', $this->book->grown($planting->item, $planting->variety)->name,
+            $after[0]->pieces[0]->bed, $this->sayer->word($note->what), $this->sayer->shortDay($note->day), [] === $how ? ''
+            : ': '.implode(', ', $how));
     }
 }

@@ -52,7 +52,8 @@ final class PastedList
     {
         $list = new self($book, $recipes);
         if (\strlen($bytes) > self::MOST_BYTES) {
-            $entry->fault('text', \sprintf('That is %s MB of text. A list of what stands has at most %d rows; paste only those.', number_format(\strlen($bytes) / 1_000_000, 1), self::MOST_ROWS));
+            $entry->fault('text', \sprintf('That is %s MB of text. A list of what stands has at most %d rows; paste only those.',
+                number_format(\strlen($bytes) / 1_000_000, 1), self::MOST_ROWS));
 
             return $list;
         }
@@ -62,7 +63,10 @@ final class PastedList
         $list->columns = $columns->columns;
         $list->doubts = $columns->doubts;
         if ([] === $list->cells || \count($list->cells) > self::MOST_ROWS || \count($list->columns) > self::MOST_COLUMNS) {
-            $entry->fault('text', [] === $list->cells ? 'Paste at least one row: a bed, a crop, a date, and a length if it is not the whole bed.' : \sprintf('That is %d rows of %d columns. At most %d rows of %d columns go in at once.', \count($list->cells), \count($list->columns), self::MOST_ROWS, self::MOST_COLUMNS));
+            $entry->fault('text', [] === $list->cells
+                ? 'Paste at least one row: a bed, a crop, a date, and a length if it is not the whole bed.'
+                : \sprintf('That is %d rows of %d columns. At most %d rows of %d columns go in at once.', \count($list->cells),
+                    \count($list->columns), self::MOST_ROWS, self::MOST_COLUMNS));
             $list->cells = [];
         }
         $days = $list->texts(static fn (Column $c): bool => $c->isDay());
@@ -92,7 +96,8 @@ final class PastedList
         $list->dayFirst = 'month' !== $entry->raw('order');
         foreach (array_count_values(array_map(static fn (Column $c): string => $c->value, $list->columns)) as $column => $times) {
             if ($times > 1 && Column::Nothing->value !== $column) {
-                $entry->fault('column', \sprintf('Two columns are "%s". Choose another for one of them, or leave it out.', Column::from((string) $column)->words()));
+                $entry->fault('column', \sprintf('Two columns are "%s". Choose another for one of them, or leave it out.',
+                    Column::from((string) $column)->words()));
             }
         }
 
@@ -159,7 +164,9 @@ final class PastedList
         $width = $entry->length('bed_width', $garden->settings->units->shortUnit(), 0.1, 10);
         $place = $entry->choice('bed_place', PlaceType::class);
 
-        return array_map(static fn (string $name, int $i): Bed => new Bed($name, trim((string) preg_replace('/[\s\d-]+$/', '', $name)) ?: 'Beds', \count($garden->beds) + $i, $length, $width, Length::fromCentimetres(45), $place), $unknown, array_keys($unknown));
+        return array_map(static fn (string $name, int $i): Bed => new Bed($name, trim((string) preg_replace('/[\s\d-]+$/', '',
+            $name)) ?: 'Beds', \count($garden->beds) + $i, $length, $width, Length::fromCentimetres(45), $place), $unknown,
+            array_keys($unknown));
     }
 
     /**

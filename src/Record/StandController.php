@@ -26,7 +26,8 @@ final class StandController extends Page
     public function check(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
-        $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden) ?? throw $this->createNotFoundException('There is no such planting.');
+        $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden)
+            ?? throw $this->createNotFoundException('There is no such planting.');
         $entry = new Entry($request->query->has('count') ? $request->query->all() : []);
         $count = $entry->isBegun() ? $entry->float('count', 0, 5000) : 0.0;
         $days = array_map(static fn (array $s) => $s['day'], $stand->expected->serves[$found->key] ?? []);

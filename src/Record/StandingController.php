@@ -50,7 +50,8 @@ final class StandingController extends Page
     public function paste(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes): Response
     {
         $file = $request->files->get('file');
-        $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname()) : $request->request->getString('text');
+        $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname())
+            : $request->request->getString('text');
         $entry = new Entry(\strlen($bytes) > PastedList::MOST_BYTES ? ['text' => ''] : $request->request->all());
         $garden = $snapshot->of($visit->gardenId);
         $list = PastedList::paste($bytes, $entry, $garden, $book, $recipes);
@@ -63,7 +64,8 @@ final class StandingController extends Page
 
     /** The list again with its columns and cells as they are now: looked at, or kept whole. */
     #[Route('/g/{garden}/standing', name: 'standing_keep', methods: ['POST'])]
-    public function keep(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, ChangeLog $log, BedSeries $series, PlantingKeeper $plantings, Connection $connection): Response
+    public function keep(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, ChangeLog $log,
+        BedSeries $series, PlantingKeeper $plantings, Connection $connection): Response
     {
         $entry = new Entry($request->request->all());
         $list = PastedList::again($entry, $book, $recipes);
@@ -71,14 +73,17 @@ final class StandingController extends Page
         if (!$entry->isGood() || !$list->isGood() || '1' !== $entry->raw('keep')) {
             return $this->show($request, $visit, $snapshot, $book, $entry, $list);
         }
-        $words = static fn (int $n): string => \sprintf('What stands: %d planting%s entered%s', $n, 1 === $n ? '' : 's', [] === $list->newBeds ? '' : \sprintf(', %d beds made', \count($list->newBeds)));
-        $count = $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($visit, $snapshot, $list, $entry, $series, $plantings, $connection): int {
+        $words = static fn (int $n): string => \sprintf('What stands: %d planting%s entered%s', $n, 1 === $n ? '' : 's',
+            [] === $list->newBeds ? '' : \sprintf(', %d beds made', \count($list->newBeds)));
+        $count = $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($visit, $snapshot, $list, $entry,
+            $series, $plantings, $connection): int {
             $garden = $snapshot->of($visit->gardenId);
             $list->read($entry, $garden);
             if (!$list->isGood()) {
                 return 0;
             }
-            $beds = PlantingChanges::beds($connection, $visit->gardenId) + $series->add($visit->gardenId, $list->newBeds, \count($garden->blocks));
+            $beds = PlantingChanges::beds($connection, $visit->gardenId) + $series->add($visit->gardenId, $list->newBeds,
+                \count($garden->blocks));
             $plantings->replace($visit->gardenId, [], $list->plantings(), $beds);
 
             return \count($list->plantings());
@@ -100,7 +105,9 @@ final class StandingController extends Page
             $possible = Reforecast::possible($now, $book, $moved);
             $left = \count($moved) - \count($possible);
 
-            return new Replacement(array_map(static fn (Reforecast $r): Planting => $r->was, $possible), array_map(static fn (Reforecast $r): Planting => $r->is, $possible), \sprintf('%d plantings dated anew from the weather as it was', \count($possible)));
+            return new Replacement(array_map(static fn (Reforecast $r): Planting => $r->was, $possible),
+                array_map(static fn (Reforecast $r): Planting => $r->is, $possible),
+                \sprintf('%d plantings dated anew from the weather as it was', \count($possible)));
         });
         if ($left > 0) {
             $this->addFlash('done', \sprintf('%d %s not: another planting takes the bed before. They stay in the list; move one of the two.', $left, 1 === $left ? 'is' : 'are'));
@@ -126,7 +133,8 @@ final class StandingController extends Page
             'free' => \array_slice(self::comingFree($garden), 0, self::SHOWN),
             'market' => $market,
             'moved' => Reforecast::of($garden, $book),
-            'totals' => array_map(static fn (Planting $p): Goods => $book->grown($p->item, $p->variety)->produce->goods(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
+            'totals' => array_map(static fn (Planting $p): Goods => $book->grown($p->item,
+                $p->variety)->produce->goods(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
             'entry' => $entry,
             'list' => $list,
             'unknown' => $list?->unknownBeds($garden) ?? [],
@@ -139,7 +147,8 @@ final class StandingController extends Page
     /** @return array{bed_length: string, bed_width: string, bed_place: string} of beds that are still to be made */
     private static function usualBed(Garden $garden): array
     {
-        return Units::Metric === $garden->settings->units ? ['bed_length' => '25 m', 'bed_width' => '75 cm', 'bed_place' => 'field'] : ['bed_length' => '100 ft', 'bed_width' => '30 in', 'bed_place' => 'field'];
+        return Units::Metric === $garden->settings->units ? ['bed_length' => '25 m', 'bed_width' => '75 cm', 'bed_place' => 'field']
+            : ['bed_length' => '100 ft', 'bed_width' => '30 in', 'bed_place' => 'field'];
     }
 
     /** @return list<BedOutlook> stretches that are taken now, the one that comes free first first */
@@ -151,9 +160,11 @@ final class StandingController extends Page
                 $onBed[$bed][] = $planting;
             }
         }
-        $free = array_merge([], ...array_map(static fn (Bed $bed): array => BedOutlook::of($bed, $onBed[$bed->name] ?? [], $garden->today), $garden->beds));
+        $free = array_merge([], ...array_map(static fn (Bed $bed): array => BedOutlook::of($bed, $onBed[$bed->name] ?? [],
+            $garden->today), $garden->beds));
         $free = array_values(array_filter($free, static fn (BedOutlook $o): bool => !$o->isFreeNow()));
-        usort($free, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->bed] <=> [$b->from->number, $b->stretch->bed]);
+        usort($free, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->bed] <=> [$b->from->number,
+            $b->stretch->bed]);
 
         return $free;
     }

@@ -36,7 +36,8 @@ class ClimateRecord extends GardenRow
     public function take(PlaceClimate $climate): void
     {
         $this->timed = $climate->isTimedByIt;
-        $this->months = null === $climate->months ? null : ['min' => $climate->months->min, 'max' => $climate->months->max, 'rain' => $climate->months->rain];
+        $this->months = null === $climate->months ? null : ['min' => $climate->months->min, 'max' => $climate->months->max,
+            'rain' => $climate->months->rain];
         $this->record = $climate->record?->rows();
         $this->normals = $climate->climate->values();
         $this->frost = ['dates' => $climate->frost->dates, 'years' => $climate->frost->years];

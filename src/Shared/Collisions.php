@@ -20,8 +20,10 @@ final class Collisions
     {
         $failure = $event->getThrowable();
         $event->setThrowable(match (true) {
-            $failure instanceof OptimisticLockException, $failure instanceof ConstraintViolationException => new ConflictHttpException('Somebody else changed the same in this moment. Nothing of yours is kept yet: go back, look how it stands now, and keep it again.', $failure),
-            $failure instanceof LockWaitTimeoutException => new ServiceUnavailableHttpException(2, 'Others are writing in this garden just now. Nothing of yours is kept yet: go back and keep it again.', $failure),
+            $failure instanceof OptimisticLockException,
+            $failure instanceof ConstraintViolationException => new ConflictHttpException('Somebody else changed the same in this moment. Nothing of yours is kept yet: go back, look how it stands now, and keep it again.', $failure),
+            $failure instanceof LockWaitTimeoutException => new ServiceUnavailableHttpException(2,
+                'Others are writing in this garden just now. Nothing of yours is kept yet: go back and keep it again.', $failure),
             default => $failure,
         });
     }

@@ -58,7 +58,8 @@ final class Entry
     {
         $value = $this->typed[$field] ?? [];
 
-        return \is_array($value) ? array_values(array_filter(array_map(static fn (mixed $v): string => \is_scalar($v) ? trim((string) $v) : '', $value), static fn (string $v): bool => '' !== $v)) : [];
+        return \is_array($value) ? array_values(array_filter(array_map(static fn (mixed $v): string => \is_scalar($v)
+            ? trim((string) $v) : '', $value), static fn (string $v): bool => '' !== $v)) : [];
     }
 
     /** @return list<list<string>> rows of typed cells */
@@ -66,7 +67,9 @@ final class Entry
     {
         $rows = $this->typed[$field] ?? [];
 
-        return \is_array($rows) ? array_map(static fn (mixed $row): array => \is_array($row) ? array_values(array_map(static fn (mixed $cell): string => \is_scalar($cell) ? trim(mb_scrub((string) $cell)) : '', $row)) : [], array_values($rows)) : [];
+        return \is_array($rows) ? array_map(static fn (mixed $row): array => \is_array($row)
+            ? array_values(array_map(static fn (mixed $cell): string => \is_scalar($cell) ? trim(mb_scrub((string) $cell)) : '', $row))
+            : [], array_values($rows)) : [];
     }
 
     public function fault(string $field, string|Message $message): void
@@ -126,7 +129,8 @@ final class Entry
 
     public function length(string $field, LengthUnit $bare, float $leastMetres, float $mostMetres): Length
     {
-        return $this->parsed($field, static fn (string $text): Length => Length::parse($text, $bare, $leastMetres, $mostMetres)) ?? Length::fromMetres($leastMetres);
+        return $this->parsed($field, static fn (string $text): Length => Length::parse($text, $bare, $leastMetres, $mostMetres))
+            ?? Length::fromMetres($leastMetres);
     }
 
     public function day(string $field): Day

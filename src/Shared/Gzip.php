@@ -17,7 +17,8 @@ final class Gzip
     {
         $response = $event->getResponse();
         $content = $response->getContent();
-        if (!$event->isMainRequest() || false === $content || \strlen($content) < self::LEAST || $response->headers->has('Content-Encoding') || !\in_array('gzip', $event->getRequest()->getEncodings(), true)) {
+        if (!$event->isMainRequest() || false === $content || \strlen($content) < self::LEAST
+            || $response->headers->has('Content-Encoding') || !\in_array('gzip', $event->getRequest()->getEncodings(), true)) {
             return;
         }
         $packed = gzencode($content, 5);

@@ -44,7 +44,8 @@ final readonly class DropFolder implements WeatherSource
             $all = null === $record ? $all : $all->with($record);
         }
 
-        return DailyRecord::fromRows(array_filter($all->rows(), static fn (array $row): bool => $row[0] >= $from->number && $row[0] <= $until->number));
+        return DailyRecord::fromRows(array_filter($all->rows(), static fn (array $row): bool => $row[0] >= $from->number
+            && $row[0] <= $until->number));
     }
 
     public function outlook(string $gardenId, PlaceClimate $climate, Day $from): DailyRecord

@@ -26,7 +26,8 @@ final class ReadingType extends AbstractType
         $height = $this->sayer->formatter()->symbol(Unit::RainMillimetre);
         $builder
             ->add('day', DayType::class, ['label' => 'Day'])
-            ->add('rain', QuantityType::class, ['label' => 'Rain, '.$height, 'help' => 'from the gauge', 'unit' => Unit::RainMillimetre, 'most' => 600.0, 'required' => false])
+            ->add('rain', QuantityType::class, ['label' => 'Rain, '.$height, 'help' => 'from the gauge', 'unit' => Unit::RainMillimetre,
+                'most' => 600.0, 'required' => false])
             ->add('min', TemperatureType::class, ['label' => 'Minimum, '.$degrees, 'required' => false])
             ->add('max', TemperatureType::class, ['label' => 'Maximum, '.$degrees, 'required' => false]);
     }

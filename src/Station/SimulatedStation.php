@@ -9,7 +9,10 @@ use JollyFurrow\Climate\WeatherGenerator;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\Day;
 
-/** A weather station that is not there: weather made by chance in the place's climate, the same for the same climate, so that the demo has the same year each time. For trying out. */
+/**
+ * A weather station that is not there: weather made by chance in the place's climate, the same for the same climate, so
+ * that the demo has the same year each time. For trying out.
+ */
 final class SimulatedStation implements WeatherSource
 {
     private const OUTLOOK_DAYS = 7;
@@ -31,7 +34,8 @@ final class SimulatedStation implements WeatherSource
 
     public function days(string $gardenId, PlaceClimate $climate, Day $from, Day $until): DailyRecord
     {
-        return (new WeatherGenerator($climate->climate, crc32($climate->climate->years.json_encode($climate->months, \JSON_THROW_ON_ERROR))))->days($from, $until);
+        return (new WeatherGenerator($climate->climate, crc32($climate->climate->years.json_encode($climate->months,
+            \JSON_THROW_ON_ERROR))))->days($from, $until);
     }
 
     /** Sure for tomorrow, nearer to normal each day after. */
@@ -41,7 +45,9 @@ final class SimulatedStation implements WeatherSource
         foreach ($this->days($gardenId, $climate, $from, $from->plus(self::OUTLOOK_DAYS - 1))->rows() as $n => [$day, $min, $max, $rain]) {
             $i = \JollyFurrow\Climate\Climate::index(Day::of($day));
             $sure = 1 - $n / self::OUTLOOK_DAYS;
-            $rows[] = [$day, round($sure * $min + (1 - $sure) * $climate->climate->min[$i], 1), round($sure * $max + (1 - $sure) * $climate->climate->max[$i], 1), round($sure * ($rain ?? 0.0) + (1 - $sure) * $climate->climate->rain[$i], 1)];
+            $rows[] = [$day, round($sure * $min + (1 - $sure) * $climate->climate->min[$i], 1),
+                round($sure * $max + (1 - $sure) * $climate->climate->max[$i], 1),
+                round($sure * ($rain ?? 0.0) + (1 - $sure) * $climate->climate->rain[$i], 1)];
         }
 
         return DailyRecord::fromRows($rows);

@@ -28,7 +28,8 @@ final class StationController extends Page
     private const BACK = 400;
     private const SHOWN = 21;
 
-    public function __construct(private readonly Forms $forms, private readonly SimulatedStation $station, private readonly DropFolder $folder)
+    public function __construct(private readonly Forms $forms, private readonly SimulatedStation $station,
+        private readonly DropFolder $folder)
     {
     }
 
@@ -51,7 +52,8 @@ final class StationController extends Page
         $days = $source->days($visit->gardenId, $garden->climate, $garden->today->plus(-self::BACK), $garden->today->plus(-1));
         $fresh = DailyRecord::fromRows(array_filter($days->rows(), static fn (array $row): bool => !isset($garden->climate->measured->min[$row[0]])));
         $words = static fn (int $n): string => \sprintf('%d days read from %s', $n, $source->words());
-        $count = $log->record($visit->gardenId, $visit->accountId, $words, static fn (): int => $keeper->read($visit->gardenId, $fresh, $source->name()));
+        $count = $log->record($visit->gardenId, $visit->accountId, $words, static fn (): int => $keeper->read($visit->gardenId, $fresh,
+            $source->name()));
         if (0 === $count) {
             $this->addFlash('done', \sprintf('Nothing new from %s: all days up to yesterday are there.', $source->words()));
 
@@ -117,7 +119,8 @@ final class StationController extends Page
             'form' => $form->createView(),
             'rows' => $rows,
             'count' => \count($climate->measured->min ?? []),
-            'outlook' => array_map(static fn (array $row): array => ['day' => Day::of($row[0]), 'min' => $row[1], 'max' => $row[2], 'rain' => $row[3]], $ahead),
+            'outlook' => array_map(static fn (array $row): array => ['day' => Day::of($row[0]), 'min' => $row[1], 'max' => $row[2],
+                'rain' => $row[3]], $ahead),
             'has_folder' => $this->folder->isThere($visit->gardenId),
         ], 'station', Forms::status($form));
     }

@@ -46,7 +46,8 @@ final readonly class ClimateKeeper
             if (null !== $old && $old->isTyped() && 'typed' !== $source) {
                 continue;
             }
-            null === $old ? $this->entities->persist(new ReadingRecord($gardenId, Day::of($day), $min, $max, $rain, $source)) : $old->correct($min, $max, $rain, $source);
+            null === $old ? $this->entities->persist(new ReadingRecord($gardenId, Day::of($day), $min, $max, $rain, $source))
+                : $old->correct($min, $max, $rain, $source);
             ++$count;
         }
 

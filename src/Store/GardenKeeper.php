@@ -26,7 +26,8 @@ use JollyFurrow\Promise\Product;
 /** Stores a whole garden as a new one. */
 final readonly class GardenKeeper
 {
-    public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings, private ClimateKeeper $climate)
+    public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings,
+        private ClimateKeeper $climate)
     {
     }
 
@@ -90,7 +91,8 @@ final readonly class GardenKeeper
         }
         array_map(fn (Product $product) => $this->parts($id, $products[$product->key], $product), $garden->products);
         foreach ($garden->promises as $promise) {
-            $this->kept(new PromiseRecord($id, $outlets[$promise->outlet], $products[$promise->product], $promise->day, $promise->quantity));
+            $this->kept(new PromiseRecord($id, $outlets[$promise->outlet], $products[$promise->product], $promise->day,
+                $promise->quantity));
         }
     }
 

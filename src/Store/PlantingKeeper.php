@@ -47,7 +47,8 @@ final readonly class PlantingKeeper
 
     private function remove(PlantingRecord $record): void
     {
-        foreach ($this->entities->getRepository(FieldNoteRecord::class)->findBy(['gardenId' => $record->gardenId, 'plantingId' => $record->id]) as $note) {
+        foreach ($this->entities->getRepository(FieldNoteRecord::class)->findBy(['gardenId' => $record->gardenId,
+            'plantingId' => $record->id]) as $note) {
             $this->entities->remove($note);
         }
         $this->entities->remove($record);
@@ -61,7 +62,8 @@ final readonly class PlantingKeeper
     public function note(string $gardenId, array $notes): void
     {
         $ids = [];
-        foreach ([...$this->records($gardenId, array_map(static fn (FieldNote $n): string => $n->planting, $notes)), ...$this->waiting($gardenId)] as $key => $record) {
+        foreach ([...$this->records($gardenId, array_map(static fn (FieldNote $n): string => $n->planting, $notes)),
+            ...$this->waiting($gardenId)] as $key => $record) {
             $ids[$key] = $record->id;
         }
         foreach ($notes as $note) {

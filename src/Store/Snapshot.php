@@ -59,11 +59,17 @@ final readonly class Snapshot
     /** @param bool $whole with the record the climate was made of, and all readings: for a file */
     public function of(string $gardenId, bool $whole = false): Garden
     {
-        $garden = $this->rows('SELECT * FROM garden WHERE garden_id = ?', $gardenId)[0] ?? throw new \OutOfBoundsException('There is no such garden.');
-        $blocks = array_map(static fn (Row $r): string => $r->text('name'), $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
-        $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'), MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
+        $garden = $this->rows('SELECT * FROM garden WHERE garden_id = ?', $gardenId)[0]
+            ?? throw new \OutOfBoundsException('There is no such garden.');
+        $blocks = array_map(static fn (Row $r): string => $r->text('name'),
+            $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
+        $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'),
+            MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
 
-        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId), $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId), $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole), $this->protections($gardenId), OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId));
+        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId),
+            $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId),
+            $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole), $this->protections($gardenId),
+            OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */
@@ -87,9 +93,11 @@ final readonly class Snapshot
 
     private function climate(string $gardenId, bool $whole): ?PlaceClimate
     {
-        $row = $this->rows('SELECT timed, months, normals, frost'.($whole ? ', record' : ', NULL AS record').' FROM climate WHERE garden_id = ?', $gardenId)[0] ?? null;
+        $row = $this->rows('SELECT timed, months, normals, frost'.($whole ? ', record'
+            : ', NULL AS record').' FROM climate WHERE garden_id = ?', $gardenId)[0] ?? null;
         $since = $whole ? 0 : $this->today->day()->number - self::READINGS_BACK;
-        $days = array_map(static fn (Row $r): array => [$r->int('day'), $r->float('min'), $r->float('max'), $r->optionalFloat('rain')], $this->rows('SELECT day, min, max, rain FROM reading WHERE garden_id = ? AND day >= '.$since.' ORDER BY day', $gardenId));
+        $days = array_map(static fn (Row $r): array => [$r->int('day'), $r->float('min'), $r->float('max'), $r->optionalFloat('rain')],
+            $this->rows('SELECT day, min, max, rain FROM reading WHERE garden_id = ? AND day >= '.$since.' ORDER BY day', $gardenId));
         if (null === $row) {
             return null;
         }
@@ -102,34 +110,50 @@ final readonly class Snapshot
         /** @var list<array{int, float, float, float|null}> $record */
         $record = $row->optionalJson('record');
 
-        return new PlaceClimate(Climate::fromValues($normals), [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'], $months['rain']), [] === $record ? null : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']), DailyRecord::fromRows($days), 1 === $row->int('timed'));
+        return new PlaceClimate(Climate::fromValues($normals), [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'],
+            $months['rain']), [] === $record ? null : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']),
+            DailyRecord::fromRows($days), 1 === $row->int('timed'));
     }
 
     private static function settings(Row $row): Settings
     {
-        $days = array_map(static fn (mixed $day): Weekday => Weekday::from(is_numeric($day) ? (int) $day : 1), array_values($row->json('sowing_days')));
+        $days = array_map(static fn (mixed $day): Weekday => Weekday::from(is_numeric($day) ? (int) $day : 1),
+            array_values($row->json('sowing_days')));
         $rent = $row->numbers('rent');
         $rotation = array_map(intval(...), $row->numbers('rotation'));
 
-        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days, $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation, Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'), array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules', new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')));
+        return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days,
+            $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation,
+            Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'),
+            array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules',
+                new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')));
     }
 
     /** @return list<Bed> */
     private function beds(string $gardenId): array
     {
-        return array_map(static fn (Row $r, int $i): Bed => new Bed($r->text('name'), $r->text('block'), $i, Length::fromMillimetres($r->int('length')), Length::fromMillimetres($r->int('width')), Length::fromMillimetres($r->int('path')), PlaceType::from($r->text('place')), TemperFile::readTemper(new Node($r->json('temper'), 'temper', new Faults())), TemperFile::readQuarantine(array_map(static fn (mixed $q): Node => new Node(\is_array($q) ? $q : [], 'quarantine', new Faults()), array_values($r->json('quarantine'))))), $rows = $this->rows('SELECT b.*, k.name AS block FROM bed b JOIN block k ON k.garden_id = b.garden_id AND k.id = b.block_id WHERE b.garden_id = ? ORDER BY k.position, b.position, b.name', $gardenId), array_keys($rows));
+        return array_map(static fn (Row $r, int $i): Bed => new Bed($r->text('name'), $r->text('block'), $i,
+            Length::fromMillimetres($r->int('length')), Length::fromMillimetres($r->int('width')),
+            Length::fromMillimetres($r->int('path')), PlaceType::from($r->text('place')),
+            TemperFile::readTemper(new Node($r->json('temper'), 'temper', new Faults())),
+            TemperFile::readQuarantine(array_map(static fn (mixed $q): Node => new Node(\is_array($q) ? $q : [], 'quarantine',
+                new Faults()), array_values($r->json('quarantine'))))),
+            $rows = $this->rows('SELECT b.*, k.name AS block FROM bed b JOIN block k ON k.garden_id = b.garden_id AND k.id = b.block_id WHERE b.garden_id = ? ORDER BY k.position, b.position, b.name', $gardenId), array_keys($rows));
     }
 
     /** @return list<PastCrop> */
     private function history(string $gardenId): array
     {
-        return array_map(static fn (Row $r): PastCrop => new PastCrop(self::stretch($r), $r->text('crop'), $r->day('cleared')), $this->rows('SELECT h.*, b.name AS bed FROM past_crop h JOIN bed b ON b.garden_id = h.garden_id AND b.id = h.bed_id WHERE h.garden_id = ? ORDER BY h.id', $gardenId));
+        return array_map(static fn (Row $r): PastCrop => new PastCrop(self::stretch($r), $r->text('crop'), $r->day('cleared')),
+            $this->rows('SELECT h.*, b.name AS bed FROM past_crop h JOIN bed b ON b.garden_id = h.garden_id AND b.id = h.bed_id WHERE h.garden_id = ? ORDER BY h.id', $gardenId));
     }
 
     /** @return list<Outlet> */
     private function outlets(string $gardenId): array
     {
-        return array_map(static fn (Row $r): Outlet => new Outlet($r->text('key_name'), $r->text('name'), Weekday::from($r->int('weekday')), $r->int('priority'), $r->int('pick_window_days'), $r->optionalInt('pick_to_sale_days')), $this->rows('SELECT * FROM outlet WHERE garden_id = ? ORDER BY position, key_name', $gardenId));
+        return array_map(static fn (Row $r): Outlet => new Outlet($r->text('key_name'), $r->text('name'),
+            Weekday::from($r->int('weekday')), $r->int('priority'), $r->int('pick_window_days'), $r->optionalInt('pick_to_sale_days')),
+            $this->rows('SELECT * FROM outlet WHERE garden_id = ? ORDER BY position, key_name', $gardenId));
     }
 
     /** @return list<Product> */
@@ -142,7 +166,8 @@ final readonly class Snapshot
         $products = [];
         foreach ($this->rows('SELECT * FROM product WHERE garden_id = ? ORDER BY position, key_name', $gardenId) as $row) {
             if (isset($parts[$row->text('id')])) {
-                $products[] = new Product($row->text('key_name'), $row->text('name'), $row->text('unit'), Money::fromCents($row->int('price_cents')), $parts[$row->text('id')]);
+                $products[] = new Product($row->text('key_name'), $row->text('name'), $row->text('unit'),
+                    Money::fromCents($row->int('price_cents')), $parts[$row->text('id')]);
             }
         }
 
@@ -170,13 +195,17 @@ final readonly class Snapshot
             $pieces[$row->text('planting_id')][] = self::stretch($row);
         }
 
-        return array_map(static fn (Row $r): Planting => PlantingCodec::fromRow($r, $pieces[$r->text('id')] ?? []), $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
+        return array_map(static fn (Row $r): Planting => PlantingCodec::fromRow($r, $pieces[$r->text('id')] ?? []),
+            $this->rows('SELECT * FROM planting WHERE garden_id = ? ORDER BY id', $gardenId));
     }
 
     /** @return list<FieldNote> */
     private function notes(string $gardenId): array
     {
-        return array_map(static fn (Row $r): FieldNote => new FieldNote($r->text('planting'), Happening::from($r->text('what')), $r->day('day'), null === $r->optionalInt('length_mm') ? null : Length::fromMillimetres($r->int('length_mm')), $r->optionalFloat('share'), $r->optionalFloat('units'), $r->text('words'), Sign::tryFrom($r->text('sign'))), $this->rows('SELECT n.*, p.key_name AS planting FROM field_note n JOIN planting p ON p.garden_id = n.garden_id AND p.id = n.planting_id WHERE n.garden_id = ? ORDER BY n.id', $gardenId));
+        return array_map(static fn (Row $r): FieldNote => new FieldNote($r->text('planting'), Happening::from($r->text('what')),
+            $r->day('day'), null === $r->optionalInt('length_mm') ? null : Length::fromMillimetres($r->int('length_mm')),
+            $r->optionalFloat('share'), $r->optionalFloat('units'), $r->text('words'), Sign::tryFrom($r->text('sign'))),
+            $this->rows('SELECT n.*, p.key_name AS planting FROM field_note n JOIN planting p ON p.garden_id = n.garden_id AND p.id = n.planting_id WHERE n.garden_id = ? ORDER BY n.id', $gardenId));
     }
 
     /** @return list<Protection> */
@@ -187,7 +216,8 @@ final readonly class Snapshot
             $cover = Cover::from($r->text('cover'));
             $purpose = Purpose::from($r->text('purpose'));
 
-            return '' !== $r->text('planting') ? Protection::overPlanting($r->text('planting'), $cover, $purpose, $days) : Protection::overBed($r->text('bed'), $cover, $purpose, $days);
+            return '' !== $r->text('planting') ? Protection::overPlanting($r->text('planting'), $cover, $purpose, $days)
+                : Protection::overBed($r->text('bed'), $cover, $purpose, $days);
         }, $this->rows("SELECT c.*, COALESCE(b.name, '') AS bed FROM protection c LEFT JOIN bed b ON b.garden_id = c.garden_id AND b.id = c.bed_id WHERE c.garden_id = ? ORDER BY c.from_day, c.id", $gardenId));
     }
 

@@ -28,9 +28,11 @@ final class LogController extends Page
 
     /** Hands take back what they entered themselves; growers whatever there is. */
     #[Route('/g/{garden}/log/{number}/take-back', name: 'take_back', methods: ['POST'], requirements: ['number' => '\d{1,9}'], defaults: ['_least' => Role::Hand->value])]
-    public function takeBack(Request $request, Visit $visit, int $number, EntityManagerInterface $entities, TakeBack $takeBack, Connection $connection): Response
+    public function takeBack(Request $request, Visit $visit, int $number, EntityManagerInterface $entities, TakeBack $takeBack,
+        Connection $connection): Response
     {
-        $change = $entities->getRepository(Change::class)->findOneBy(['gardenId' => $visit->gardenId, 'number' => $number]) ?? throw $this->createNotFoundException('There is no such change.');
+        $change = $entities->getRepository(Change::class)->findOneBy(['gardenId' => $visit->gardenId, 'number' => $number])
+            ?? throw $this->createNotFoundException('There is no such change.');
         $with = '1' === $request->request->getString('with');
         if (!$visit->mayPlan() && ($with || $change->accountId !== $visit->accountId)) {
             throw new AccessDeniedHttpException('You may take back what you entered yourself. For the rest, ask a grower of this garden.');
@@ -39,19 +41,23 @@ final class LogController extends Page
             $count = $with ? $takeBack->takeBackWith($change, $visit->accountId) : 1;
             $with ?: $takeBack->takeBack($change, $visit->accountId);
         } catch (MovedOn $moved) {
-            return $this->show($request, $visit, $connection, Response::HTTP_CONFLICT, $moved->getMessage(), $change, $takeBack->inTheWay($change));
+            return $this->show($request, $visit, $connection, Response::HTTP_CONFLICT, $moved->getMessage(), $change,
+                $takeBack->inTheWay($change));
         }
-        $this->addFlash('done', 1 === $count ? \sprintf('Taken back: %s', $change->words) : \sprintf('%d changes are taken back, the earliest: %s', $count, $change->words));
+        $this->addFlash('done', 1 === $count ? \sprintf('Taken back: %s', $change->words)
+            : \sprintf('%d changes are taken back, the earliest: %s', $count, $change->words));
 
         return $this->seeOther('log', ['garden' => $visit->gardenId]);
     }
 
     /** @param list<Change> $inTheWay */
-    private function show(Request $request, Visit $visit, Connection $connection, int $status, ?string $problem = null, ?Change $asked = null, array $inTheWay = []): Response
+    private function show(Request $request, Visit $visit, Connection $connection, int $status, ?string $problem = null,
+        ?Change $asked = null, array $inTheWay = []): Response
     {
         $before = max(0, $request->query->getInt('before')) ?: \PHP_INT_MAX;
         $changes = $connection->fetchAllAssociative("SELECT c.number, c.at, c.words, c.account_id, c.takes_back, c.taken_back_by, a.name AS who, c.images <> '[]' AS can FROM log_entry c LEFT JOIN account a ON a.id = c.account_id WHERE c.garden_id = ? AND c.number < ? ORDER BY c.number DESC LIMIT ".self::SHOWN, [$visit->gardenId, $before]);
 
-        return $this->page($request, 'record/log.html.twig', ['visit' => $visit, 'changes' => $changes, 'problem' => $problem, 'asked' => $asked, 'in_the_way' => $inTheWay, 'shown' => self::SHOWN], 'log', $status);
+        return $this->page($request, 'record/log.html.twig', ['visit' => $visit, 'changes' => $changes, 'problem' => $problem,
+            'asked' => $asked, 'in_the_way' => $inTheWay, 'shown' => self::SHOWN], 'log', $status);
     }
 }

@@ -19,7 +19,8 @@ use JollyFurrow\Book\BookFault;
 /** Takes a change back: puts the rows' earlier images in place, if nothing has moved on since. */
 final readonly class TakeBack
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private RowImages $images, private ChangeLog $log, private Today $today, private GardenBooks $books, private GardenRecipes $recipes)
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private RowImages $images,
+        private ChangeLog $log, private Today $today, private GardenBooks $books, private GardenRecipes $recipes)
     {
     }
 
@@ -32,7 +33,8 @@ final readonly class TakeBack
                 throw MovedOn::alreadyTakenBack($change->number);
             }
             $now = array_map($this->images->of(...), $change->images);
-            $moved = array_filter($change->images, static fn (array $image, int $i): bool => !RowImages::same($now[$i], $image['after']), \ARRAY_FILTER_USE_BOTH);
+            $moved = array_filter($change->images, static fn (array $image, int $i): bool => !RowImages::same($now[$i],
+                $image['after']), \ARRAY_FILTER_USE_BOTH);
             if ([] !== $moved) {
                 throw MovedOn::rows($change->number, \count($moved));
             }
@@ -41,11 +43,13 @@ final readonly class TakeBack
                 $this->images->restore($image['table'], $image['id'], $now[$i], $image['before']);
                 $swapped[] = ['table' => $image['table'], 'id' => $image['id'], 'before' => $now[$i], 'after' => $this->images->of($image)];
             }
-            if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check') || !$this->isBookWhole($change) || !$this->areRecipesThere($change)) {
+            if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check') || !$this->isBookWhole($change)
+                || !$this->areRecipesThere($change)) {
                 throw MovedOn::inUse($change->number);
             }
             $number = $this->log->nextNumber($change->gardenId);
-            $this->entities->persist(new Change($change->gardenId, $number, $accountId, $this->today->now()->getTimestamp(), 'Taken back: '.mb_substr($change->words, 0, 380), $swapped, $change->number));
+            $this->entities->persist(new Change($change->gardenId, $number, $accountId, $this->today->now()->getTimestamp(),
+                'Taken back: '.mb_substr($change->words, 0, 380), $swapped, $change->number));
             $change->takenBackBy($number);
             if (null !== $change->takesBack) {
                 $this->changes()->findOneBy(['gardenId' => $change->gardenId, 'number' => $change->takesBack])?->takenBackBy(null);
@@ -92,7 +96,8 @@ final readonly class TakeBack
         return $this->entities->wrapInTransaction(function () use ($change, $accountId): int {
             $numbers = [...array_map(static fn (Change $c): int => $c->number, array_reverse($this->inTheWay($change))), $change->number];
             foreach ($numbers as $number) {
-                $this->takeBack($this->changes()->findOneBy(['gardenId' => $change->gardenId, 'number' => $number]) ?? throw MovedOn::alreadyTakenBack($number), $accountId);
+                $this->takeBack($this->changes()->findOneBy(['gardenId' => $change->gardenId, 'number' => $number])
+                    ?? throw MovedOn::alreadyTakenBack($number), $accountId);
             }
 
             return \count($numbers);
@@ -107,7 +112,8 @@ final readonly class TakeBack
     public function inTheWay(Change $change): array
     {
         $later = $this->changes()->createQueryBuilder('c')->where('c.gardenId = :garden AND c.number > :number AND c.takenBackBy IS NULL AND c.takesBack IS NULL')
-            ->setParameter('garden', $change->gardenId)->setParameter('number', $change->number)->orderBy('c.number')->getQuery()->getResult();
+            ->setParameter('garden', $change->gardenId)->setParameter('number',
+                $change->number)->orderBy('c.number')->getQuery()->getResult();
         $touched = [$change];
         $found = [];
         foreach (\is_array($later) ? $later : [] as $other) {
@@ -125,7 +131,8 @@ final readonly class TakeBack
         $text = null;
         foreach ($earlier->images as $image) {
             $text ??= null === $image['before'] ? json_encode($later->images, \JSON_THROW_ON_ERROR) : null;
-            if (isset($rows[$image['table'].'/'.$image['id']]) || (null === $image['before'] && null !== $text && str_contains($text, $image['id']))) {
+            if (isset($rows[$image['table'].'/'.$image['id']]) || (null === $image['before'] && null !== $text
+                && str_contains($text, $image['id']))) {
                 return true;
             }
         }

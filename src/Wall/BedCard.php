@@ -28,14 +28,17 @@ final class BedCard
         foreach ($plantings as $planting) {
             $here = array_values(array_filter($planting->pieces, static fn (Stretch $s): bool => $s->bed === $bed->name));
             $cards['keys'][$planting->key] = true;
-            $when = $planting->isOver($garden->today) && [] === FieldWork::possible($planting) ? 'gone' : ($garden->today->isBefore($planting->bedStart) ? 'next' : 'now');
+            $when = $planting->isOver($garden->today) && [] === FieldWork::possible($planting) ? 'gone'
+                : ($garden->today->isBefore($planting->bedStart) ? 'next' : 'now');
             $cards[$when][] = [
                 'planting' => $planting,
                 'crop' => $book->grown($planting->item, $planting->variety),
                 'family' => Family::css($book->grown($planting->item, $planting->variety)->family),
                 'next' => NextStep::of($planting, $recipes->get($planting->recipe), $garden),
                 'possible' => FieldWork::possible($planting),
-                'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->millimetres, 1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->millimetres, 1), 'from' => $s->from, 'to' => $s->to, 'length' => $s->length()], $here),
+                'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->millimetres,
+                    1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->millimetres, 1), 'from' => $s->from,
+                    'to' => $s->to, 'length' => $s->length()], $here),
             ];
         }
         $cards['gone'] = array_reverse($cards['gone']);
@@ -46,6 +49,7 @@ final class BedCard
     /** @return list<array{x: float, along: Length}> a mark at every quarter of the bed */
     private static function scale(Garden $garden, Bed $bed): array
     {
-        return array_map(static fn (int $quarter): array => ['x' => self::WIDTH * $quarter / 4, 'along' => Length::fromMillimetres(intdiv($bed->length->millimetres * $quarter, 4))], range(0, 4));
+        return array_map(static fn (int $quarter): array => ['x' => self::WIDTH * $quarter / 4,
+            'along' => Length::fromMillimetres(intdiv($bed->length->millimetres * $quarter, 4))], range(0, 4));
     }
 }

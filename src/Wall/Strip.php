@@ -58,7 +58,8 @@ final readonly class Strip
      * @param array<int, int> $weeks units by the Monday of the week they are cut in
      * @param list<int>       $steps day numbers of the work that makes the bed ready
      */
-    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale, array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = []): self
+    public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale,
+        array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = []): self
     {
         $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength), 1);
         $height = round(self::BED * ($piece->to - $piece->from) / $bedLength - 1, 1);
@@ -70,21 +71,22 @@ final readonly class Strip
         $stock = $crop->pattern->isStock();
         $inNursery = $planting->sow->isBefore($planting->ground) && $x['ground'] > 0;
         $thread = round(max(2.0, $top - 3), 1);
-        $label = Family::glyph($crop->family).' '.$crop->name;
 
         return new self(
             $id,
             Family::css($crop->family),
             $hatch,
-            $x['ground'] - $x['start'] > 0.5 ? \sprintf('M%s %sV%sH%sV%sZ', $x['start'], $base, round($base - min(5.0, $height), 1), $x['ground'], $base) : '',
+            $x['ground'] - $x['start'] > 0.5 ? \sprintf('M%s %sV%sH%sV%sZ', $x['start'], $base, round($base - min(5.0, $height), 1),
+                $x['ground'], $base) : '',
             $inNursery ? \sprintf('M%s %sH%sV%s', $x['sow'], $thread, $x['ground'], $base) : '',
             $inNursery && $x['sow'] > 0 ? ['x' => $x['sow'], 'y' => $thread] : null,
             self::ridge($planting, $scale, $base, $height, $ripening),
-            \sprintf('M%s %sV%sL%s %sV%sZ', $x['ready'], $base, $top, $x['clear'], round($base - $height * ($stock ? 0.55 : 0.25), 1), $base),
+            \sprintf('M%s %sV%sL%s %sV%sZ', $x['ready'], $base, $top, $x['clear'], round($base - $height * ($stock ? 0.55 : 0.25), 1),
+                $base),
             \sprintf('M%s %sl4 %s', $x['clear'], $base, -min(6.0, $height)),
             self::notches($weeks, $planting, $scale, $base, $height),
             \sprintf('M%s %sH%s', $x['start'], $base, $x['clear']),
-            $label,
+            Family::glyph($crop->family).' '.$crop->name,
             round(max($x['ground'], 0) + 3, 1),
             round($base - 1.6, 1),
             $flag,
@@ -95,7 +97,8 @@ final readonly class Strip
             $height,
             ['x' => $x['start'], 'y' => $top, 'w' => round(max(4.0, $x['clear'] - $x['start']), 1), 'h' => $height],
             null === $covers ? '' : self::hoops($covers, $planting, $scale, $top),
-            implode('', array_map(static fn (int $day): string => \sprintf('M%s %sv-7', $scale->x($day), $base), array_filter($steps, static fn (int $day): bool => $scale->x($day) > 0))),
+            implode('', array_map(static fn (int $day): string => \sprintf('M%s %sv-7', $scale->x($day), $base),
+                array_filter($steps, static fn (int $day): bool => $scale->x($day) > 0))),
         );
     }
 
@@ -140,7 +143,8 @@ final readonly class Strip
             $hoops = max(1, (int) floor($wide / self::HOOP));
             $step = round($wide / $hoops, 2);
             $y = round(max(4.0, $top + 1.0), 1);
-            $path .= \sprintf('M%s %s', $from, $y).(Cover::RowCover === $span['cover'] ? \sprintf('h%s', round($wide, 1)) : str_repeat(\sprintf('q%s -6 %s 0', round($step / 2, 2), $step), $hoops));
+            $path .= \sprintf('M%s %s', $from, $y).(Cover::RowCover === $span['cover'] ? \sprintf('h%s', round($wide, 1))
+                : str_repeat(\sprintf('q%s -6 %s 0', round($step / 2, 2), $step), $hoops));
         }
 
         return $path;
@@ -160,7 +164,8 @@ final readonly class Strip
             $to = $scale->x(min($monday + 7, $planting->clear->number + 1));
             if ($units > 0 && $to - $from > 0.3) {
                 $tall = round(max(2.0, $height * $units / $most), 1);
-                $notches[] = ['x' => round($from + 0.4, 1), 'y' => round($base - $tall, 1), 'w' => round(max(1.2, $to - $from - 0.8), 1), 'h' => $tall];
+                $notches[] = ['x' => round($from + 0.4, 1), 'y' => round($base - $tall, 1), 'w' => round(max(1.2, $to - $from - 0.8),
+                    1), 'h' => $tall];
             }
         }
 

@@ -38,7 +38,8 @@ final readonly class SupplyStrip
         foreach ($promised as $monday => $quantity) {
             $share = $this->share($plan, $product, $monday);
             $week = Day::of($monday)->week();
-            $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'promised' => $quantity, 'served' => floor($quantity * $share + 1e-9), 'short' => $quantity - floor($quantity * $share + 1e-9)];
+            $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'promised' => $quantity,
+                'served' => floor($quantity * $share + 1e-9), 'short' => $quantity - floor($quantity * $share + 1e-9)];
         }
 
         return $weeks;
@@ -59,7 +60,11 @@ final readonly class SupplyStrip
             }
             $line = round(self::HEIGHT * (1 - $week['promised'] / $most), 1);
             $top = round(self::HEIGHT * (1 - $week['served'] / $most), 1);
-            $bars[] = ['x' => round($scale->x($week['monday']->number) + 1.5, 1), 'w' => Scale::WEEK - 3, 'end' => round($scale->x($week['monday']->number) + Scale::WEEK - 1.5, 1), 'top' => $top, 'h' => round(self::HEIGHT - $top, 1), 'line' => $line, 'missing' => round($top - $line, 1), 'short' => $week['short'] > 0 ? '-'.$week['short'] : '', 'middle' => round($scale->x($week['monday']->number) + Scale::WEEK / 2, 1)];
+            $bars[] = ['x' => round($scale->x($week['monday']->number) + 1.5, 1), 'w' => Scale::WEEK - 3,
+                'end' => round($scale->x($week['monday']->number) + Scale::WEEK - 1.5, 1), 'top' => $top,
+                'h' => round(self::HEIGHT - $top, 1), 'line' => $line, 'missing' => round($top - $line, 1),
+                'short' => $week['short'] > 0 ? '-'.$week['short'] : '',
+                'middle' => round($scale->x($week['monday']->number) + Scale::WEEK / 2, 1)];
         }
 
         return ['height' => self::HEIGHT, 'bars' => $bars];
@@ -73,7 +78,8 @@ final readonly class SupplyStrip
         foreach (FreeMetres::byWeek($garden, $place, $scale->first, $scale->weeks) as $monday => $free) {
             $h = $of > 0 ? round(self::FREE_HEIGHT * $free / $of, 1) : 0.0;
             $week = Day::of($monday)->week();
-            $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'free' => $free, 'of' => $of, 'x' => round($scale->x($monday) + 1.5, 1), 'w' => Scale::WEEK - 3, 'y' => round(self::FREE_HEIGHT - $h, 1), 'h' => $h];
+            $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'free' => $free, 'of' => $of,
+                'x' => round($scale->x($monday) + 1.5, 1), 'w' => Scale::WEEK - 3, 'y' => round(self::FREE_HEIGHT - $h, 1), 'h' => $h];
         }
 
         return $weeks;
@@ -93,7 +99,8 @@ final readonly class SupplyStrip
             $runs = [];
             foreach ($all > 0.0 ? FreeMetres::byWeek($garden, $place, $scale->first, $scale->weeks) : [] as $monday => $free) {
                 if ($free < self::TIGHT * $all) {
-                    $runs[] = ['x' => round($scale->x($monday) + 0.5, 1), 'w' => Scale::WEEK - 1, 'week' => Day::of($monday)->week(), 'free' => $free, 'of' => $all, 'full' => $free < self::FULL * $all];
+                    $runs[] = ['x' => round($scale->x($monday) + 0.5, 1), 'w' => Scale::WEEK - 1, 'week' => Day::of($monday)->week(),
+                        'free' => $free, 'of' => $all, 'full' => $free < self::FULL * $all];
                 }
             }
             if ([] !== $runs) {

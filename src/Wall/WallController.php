@@ -25,7 +25,8 @@ final class WallController extends Page
     private const WEEKS = 52;
 
     #[Route('/g/{garden}/wall', name: 'wall', methods: ['GET'])]
-    public function wall(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, CropBook $book, WallDrawing $drawing, SupplyStrip $supply, ShortList $short): Response
+    public function wall(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, CropBook $book, WallDrawing $drawing,
+        SupplyStrip $supply, ShortList $short): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $garden = $stand->garden;
@@ -41,7 +42,8 @@ final class WallController extends Page
             'visit' => $visit,
             'garden' => $garden,
             'season' => $season,
-            'seasons' => array_map(static fn (int $year): GrowingSeason => GrowingSeason::of($garden->place->latitude, $year), range($season->year - 1, $season->year + 1)),
+            'seasons' => array_map(static fn (int $year): GrowingSeason => GrowingSeason::of($garden->place->latitude, $year),
+                range($season->year - 1, $season->year + 1)),
             'scale' => $scale,
             'rows' => $drawing->rows($garden, $stand->expected, $snapshot->plantingIds($visit->gardenId), $scale, $block),
             'axis' => $drawing->axis($garden, $scale),
@@ -56,7 +58,8 @@ final class WallController extends Page
             'tight' => $supply->tight($garden, $scale),
             'short' => $shorts,
             'kept' => $stand->plan->keptShare(),
-            'query' => array_filter(['season' => $request->query->getString('season'), 'block' => $block, 'product' => $product?->key, 'place' => PlaceType::Field === $place ? '' : $place->value], static fn (?string $value): bool => '' !== ($value ?? '')),
+            'query' => array_filter(['season' => $request->query->getString('season'), 'block' => $block, 'product' => $product?->key,
+                'place' => PlaceType::Field === $place ? '' : $place->value], static fn (?string $value): bool => '' !== ($value ?? '')),
         ], 'wall');
     }
 
@@ -64,7 +67,8 @@ final class WallController extends Page
     {
         $typed = $request->query->getInt('season');
 
-        return $typed >= 1950 && $typed <= 2150 ? GrowingSeason::of($garden->place->latitude, $typed) : GrowingSeason::on($garden->place->latitude, $garden->today);
+        return $typed >= 1950 && $typed <= 2150 ? GrowingSeason::of($garden->place->latitude, $typed)
+            : GrowingSeason::on($garden->place->latitude, $garden->today);
     }
 
     private function product(Request $request, Garden $garden, ?string $worst): ?Product

@@ -43,7 +43,13 @@ final readonly class WallDrawing
             }
             $late = $planting->isLate($garden->today);
             foreach ($planting->pieces as $piece) {
-                $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $this->book->grown($planting->item, $planting->variety), $this->recipes->get($planting->recipe)->hatch, $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks, $garden->timing()?->of($this->book->grown($planting->item, $planting->variety), $garden->coversOf($planting)), $garden->coversOf($planting), $garden->today->isBefore($planting->ground) ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($this->recipes->get($planting->recipe), $planting)) : []);
+                $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $this->book->grown($planting->item,
+                    $planting->variety), $this->recipes->get($planting->recipe)->hatch, $ids[$planting->key] ?? '', $scale,
+                    $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks,
+                    $garden->timing()?->of($this->book->grown($planting->item, $planting->variety), $garden->coversOf($planting)),
+                    $garden->coversOf($planting), $garden->today->isBefore($planting->ground)
+                    ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($this->recipes->get($planting->recipe),
+                        $planting)) : []);
             }
         }
         $rows = [];

@@ -173,7 +173,8 @@ final readonly class Formatter
     {
         $isMetric = Units::Metric === $this->units;
 
-        return Written::number(Units::number($isMetric ? $metres : $metres / self::METRES_A_FOOT, 0).($isMetric ? ' m' : ' ft'), 'length', $metres);
+        return Written::number(Units::number($isMetric ? $metres : $metres / self::METRES_A_FOOT, 0).($isMetric ? ' m' : ' ft'),
+            'length', $metres);
     }
 
     /** A day of every year: "3 Mar", "Mar 3" */

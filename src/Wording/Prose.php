@@ -11,7 +11,8 @@ use JollyFurrow\Measure\Unit;
 final readonly class Prose
 {
     private const MEASURE = '/(\d+(?:\.\d+)?) (mm|cm|m|kg|g|°C)(?![\p{L}\d²\/])/u';
-    private const UNITS = ['mm' => Unit::Millimetre, 'cm' => Unit::Centimetre, 'm' => Unit::Metre, 'kg' => Unit::Kilogram, 'g' => Unit::Gram, '°C' => Unit::Celsius];
+    private const UNITS = ['mm' => Unit::Millimetre, 'cm' => Unit::Centimetre, 'm' => Unit::Metre, 'kg' => Unit::Kilogram,
+        'g' => Unit::Gram, '°C' => Unit::Celsius];
 
     public function __construct(public string $text)
     {
@@ -23,7 +24,8 @@ final readonly class Prose
         $html = '';
         foreach (array_chunk(false === $parts ? [$this->text] : $parts, 3) as $part) {
             $html .= htmlspecialchars($part[0], \ENT_QUOTES | \ENT_SUBSTITUTE);
-            $html .= isset($part[1], $part[2]) ? $formatter->quantity(Quantity::of((float) $part[1], self::UNITS[$part[2]] ?? Unit::None))->html() : '';
+            $html .= isset($part[1], $part[2]) ? $formatter->quantity(Quantity::of((float) $part[1], self::UNITS[$part[2]]
+                ?? Unit::None))->html() : '';
         }
 
         return $html;

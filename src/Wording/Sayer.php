@@ -51,7 +51,8 @@ final class Sayer
     /** Nothing but text: for attributes, labels, mails and the log. */
     public function text(Message|string|null $message): string
     {
-        return $message instanceof Message ? $this->trans($message, static fn (Written $w): string => $w->text, static fn (string $s): string => $s) : $message ?? '';
+        return $message instanceof Message ? $this->trans($message, static fn (Written $w): string => $w->text,
+            static fn (string $s): string => $s) : $message ?? '';
     }
 
     /** With every quantity and date marked for machines; names are escaped. */
@@ -59,7 +60,8 @@ final class Sayer
     {
         $escape = static fn (string $s): string => htmlspecialchars($s, \ENT_QUOTES | \ENT_SUBSTITUTE);
 
-        return $message instanceof Message ? $this->trans($message, static fn (Written $w): string => $w->html(), $escape) : $escape($message ?? '');
+        return $message instanceof Message ? $this->trans($message, static fn (Written $w): string => $w->html(), $escape)
+            : $escape($message ?? '');
     }
 
     /** What is wrong with what was typed, in the garden's own units. */
@@ -122,7 +124,8 @@ final class Sayer
         $isSown = $planting->sow->equals($planting->ground);
         $days = ['sow' => $planting->sow, 'ready' => $planting->ready, 'clear' => $planting->clear];
 
-        return $isSown ? Message::of(PlantingDates::SownInTheBed, ...$days) : Message::of(PlantingDates::RaisedAndPlanted, ...[...$days, 'ground' => $planting->ground]);
+        return $isSown ? Message::of(PlantingDates::SownInTheBed, ...$days) : Message::of(PlantingDates::RaisedAndPlanted,
+            ...[...$days, 'ground' => $planting->ground]);
     }
 
     public function button(Happening $what): string
@@ -145,7 +148,8 @@ final class Sayer
     /** What an input is, as HTML. */
     public function label(Working $working, Input $input): string
     {
-        return null === $input->label ? htmlspecialchars($this->translator->trans(self::id($working->sum).'.'.$input->name)) : $this->html($input->label);
+        return null === $input->label ? htmlspecialchars($this->translator->trans(self::id($working->sum).'.'.$input->name))
+            : $this->html($input->label);
     }
 
     /** "from memory: ...", "this garden: settings" */
@@ -174,12 +178,14 @@ final class Sayer
         foreach ($message->values as $name => $value) {
             $values[$name] = match (true) {
                 $value instanceof Message => $this->trans($value, $write, $escape),
-                $value instanceof Day => $write($message->code instanceof PlantingDates ? $this->formatter()->shortDay($value) : $this->formatter()->date($value)),
+                $value instanceof Day => $write($message->code instanceof PlantingDates ? $this->formatter()->shortDay($value)
+                    : $this->formatter()->date($value)),
                 $value instanceof Quantity => $write($this->formatter()->quantity($value)),
                 $value instanceof Goods => $write($this->formatter()->goods($value)),
                 $value instanceof Money => $write($this->formatter()->price($value)),
                 $value instanceof \BackedEnum => $escape($this->word($value)),
-                \is_array($value) => implode(', ', array_map(fn (\BackedEnum|Message $one): string => $one instanceof Message ? $this->trans($one, $write, $escape) : $escape($this->word($one)), $value)),
+                \is_array($value) => implode(', ', array_map(fn (\BackedEnum|Message $one): string => $one instanceof Message
+                    ? $this->trans($one, $write, $escape) : $escape($this->word($one)), $value)),
                 \is_string($value) => $escape($value),
                 default => $value,
             };

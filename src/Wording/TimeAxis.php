@@ -31,7 +31,8 @@ final readonly class TimeAxis
     {
         $ticks = [];
         $day = Day::of($this->first);
-        for ($month = Day::fromDate($day->year(), $day->month(), 1); $month->number < $this->first + $this->days; $month = self::next($month)) {
+        for ($month = Day::fromDate($day->year(), $day->month(),
+            1); $month->number < $this->first + $this->days; $month = self::next($month)) {
             if ($month->number >= $this->first) {
                 $ticks[] = new MonthTick($this->at($month->number), Formatter::month($month->month()), $month->year());
             }

@@ -152,7 +152,8 @@ final readonly class WordsExtension
     #[AsTwigFilter('measure', isSafe: ['html'])]
     public function measure(Quantity|Goods|Mass|Volume|Area $value, ?int $decimals = null): string
     {
-        return $value instanceof Goods ? $this->sayer->formatter()->goods($value)->html() : $this->sayer->formatter()->quantity(self::quantity($value), $decimals)->html();
+        return $value instanceof Goods ? $this->sayer->formatter()->goods($value)->html()
+            : $this->sayer->formatter()->quantity(self::quantity($value), $decimals)->html();
     }
 
     #[AsTwigFilter('measure_text')]
@@ -338,14 +339,16 @@ final readonly class WordsExtension
     public function withDays(string $words): string
     {
         $pieces = preg_split('/\b(\d{4}-\d{2}-\d{2})\b/', $words, flags: \PREG_SPLIT_DELIM_CAPTURE);
-        $written = array_map(fn (string $piece): string => self::isDay($piece) ? $this->dateOf(Day::parse($piece)) : htmlspecialchars($piece, \ENT_QUOTES | \ENT_SUBSTITUTE), false === $pieces ? [] : $pieces);
+        $written = array_map(fn (string $piece): string => self::isDay($piece) ? $this->dateOf(Day::parse($piece))
+            : htmlspecialchars($piece, \ENT_QUOTES | \ENT_SUBSTITUTE), false === $pieces ? [] : $pieces);
 
         return implode('', $written);
     }
 
     private static function isDay(string $piece): bool
     {
-        return 1 === preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $piece, $found) && checkdate((int) $found[2], (int) $found[3], (int) $found[1]);
+        return 1 === preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $piece, $found) && checkdate((int) $found[2], (int) $found[3],
+            (int) $found[1]);
     }
 
     private static function quantity(Quantity|Mass|Volume|Area $value): Quantity

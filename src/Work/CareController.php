@@ -44,7 +44,8 @@ final class CareController extends Page
             'garden' => $garden,
             'crops' => $book,
             'ids' => $snapshot->plantingIds($visit->gardenId),
-            'days' => self::byDay([...$jobs, ...self::preparation($garden, $recipes, $from, $until), ...self::paths($garden, $from, $until)]),
+            'days' => self::byDay([...$jobs, ...self::preparation($garden, $recipes, $from, $until), ...self::paths($garden, $from,
+                $until)]),
             'from' => $from,
             'until' => $until,
             'before' => $request->query->getInt('on') > -1 ? $request->query->getInt('on') - 1 : null,
@@ -63,7 +64,8 @@ final class CareController extends Page
             }
             foreach ($leads->dated($recipes->get($planting->recipe), $planting) as $step) {
                 if (!$step->day->isBefore($from) && !$until->isBefore($step->day)) {
-                    $jobs[] = self::job($garden, $planting, $step->day, $step->step->name, $step->hours->value, $step->step->tool, $step->step->caution);
+                    $jobs[] = self::job($garden, $planting, $step->day, $step->step->name, $step->hours->value, $step->step->tool,
+                        $step->step->caution);
                 }
             }
         }
@@ -74,13 +76,18 @@ final class CareController extends Page
     /** @return list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> */
     private static function paths(Garden $garden, Day $from, Day $until): array
     {
-        return array_map(static fn (PathCare $care): array => ['planting' => null, 'words' => $garden->settings->units->long(Length::fromMetres(round($care->metres))).' of path', 'block' => $care->block, 'day' => $care->day->number, 'name' => $care->paths->work(), 'hours' => $care->hours, 'tool' => $care->paths->tool(), 'caution' => Tools::caution($care->paths->tool())], PathCare::between($garden, $from, $until));
+        return array_map(static fn (PathCare $care): array => ['planting' => null,
+            'words' => $garden->settings->units->long(Length::fromMetres(round($care->metres))).' of path', 'block' => $care->block,
+            'day' => $care->day->number, 'name' => $care->paths->work(), 'hours' => $care->hours, 'tool' => $care->paths->tool(),
+            'caution' => Tools::caution($care->paths->tool())], PathCare::between($garden, $from, $until));
     }
 
     /** @return array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string} */
-    private static function job(Garden $garden, Planting $planting, Day $day, string $name, float $hours, string $tool, string $caution): array
+    private static function job(Garden $garden, Planting $planting, Day $day, string $name, float $hours, string $tool,
+        string $caution): array
     {
-        return ['planting' => $planting, 'words' => '', 'block' => $garden->bedsByName()[$planting->pieces[0]->bed]->block, 'day' => $day->number, 'name' => $name, 'hours' => $hours, 'tool' => $tool, 'caution' => $caution];
+        return ['planting' => $planting, 'words' => '', 'block' => $garden->bedsByName()[$planting->pieces[0]->bed]->block,
+            'day' => $day->number, 'name' => $name, 'hours' => $hours, 'tool' => $tool, 'caution' => $caution];
     }
 
     /**
@@ -92,17 +99,20 @@ final class CareController extends Page
      */
     private static function byDay(array $jobs): array
     {
-        usort($jobs, static fn (array $a, array $b): int => [$a['day'], $a['block'], $a['name'], $a['planting']?->pieces[0]->bed] <=> [$b['day'], $b['block'], $b['name'], $b['planting']?->pieces[0]->bed]);
+        usort($jobs, static fn (array $a, array $b): int => [$a['day'], $a['block'], $a['name'],
+            $a['planting']?->pieces[0]->bed] <=> [$b['day'], $b['block'], $b['name'], $b['planting']?->pieces[0]->bed]);
         $days = [];
         foreach ($jobs as $job) {
             $key = $job['block'].'/'.$job['name'];
-            $days[$job['day']][$key] ??= ['block' => $job['block'], 'name' => $job['name'], 'tool' => $job['tool'], 'caution' => $job['caution'], 'hours' => 0.0, 'words' => $job['words'], 'plantings' => []];
+            $days[$job['day']][$key] ??= ['block' => $job['block'], 'name' => $job['name'], 'tool' => $job['tool'],
+                'caution' => $job['caution'], 'hours' => 0.0, 'words' => $job['words'], 'plantings' => []];
             $days[$job['day']][$key]['hours'] += $job['hours'];
             if (null !== $job['planting']) {
                 $days[$job['day']][$key]['plantings'][] = $job['planting'];
             }
         }
 
-        return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')), 'cautions' => array_values(array_unique(array_filter(array_column($day, 'caution'), static fn (string $words): bool => '' !== $words))), 'jobs' => array_values($day)], $days);
+        return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')),
+            'cautions' => array_values(array_unique(array_filter(array_column($day, 'caution'), static fn (string $words): bool => '' !== $words))), 'jobs' => array_values($day)], $days);
     }
 }

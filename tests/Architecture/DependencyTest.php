@@ -18,9 +18,11 @@ final class DependencyTest
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('JollyFurrow'))
-            ->excluding(Selector::inNamespace('JollyFurrow\Tests'), Selector::inNamespace('JollyFurrow\Architecture'), Selector::inNamespace('JollyFurrow\Migrations'))
+            ->excluding(Selector::inNamespace('JollyFurrow\Tests'), Selector::inNamespace('JollyFurrow\Architecture'),
+                Selector::inNamespace('JollyFurrow\Migrations'))
             ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'), Selector::inNamespace('Twig'), Selector::inNamespace('Psr'))
+            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'),
+                Selector::inNamespace('Twig'), Selector::inNamespace('Psr'))
             ->because('the rules of the job work without framework, database or clock');
     }
 
@@ -40,7 +42,9 @@ final class DependencyTest
             ->classes(Selector::inNamespace('JollyFurrow\Check'))
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('JollyFurrow'))
-            ->excluding(Selector::inNamespace('JollyFurrow\Check'), Selector::inNamespace('JollyFurrow\Crop'), Selector::inNamespace('JollyFurrow\Recipe'), Selector::inNamespace('JollyFurrow\Time'), Selector::inNamespace('JollyFurrow\Measure'))
+            ->excluding(Selector::inNamespace('JollyFurrow\Check'), Selector::inNamespace('JollyFurrow\Crop'),
+                Selector::inNamespace('JollyFurrow\Recipe'), Selector::inNamespace('JollyFurrow\Time'),
+                Selector::inNamespace('JollyFurrow\Measure'))
             ->because('an error of the planner must not be repeated by what checks it');
     }
 }

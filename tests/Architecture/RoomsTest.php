@@ -11,12 +11,15 @@ use PHPUnit\Framework\TestCase;
 final class RoomsTest extends TestCase
 {
     private const CORE = [
-        'Exception', 'Message', 'Measure', 'Time', 'Working', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Garden',
-        'Season', 'Need', 'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work', 'Paste', 'Check',
+        'Exception', 'Message', 'Measure', 'Time', 'Working', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Promise',
+            'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Garden',
+        'Season', 'Need', 'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder',
+            'Work', 'Paste', 'Check',
     ];
     private const SRC = [
         'Wording', 'Shared', 'Form', 'Codec', 'Rows', 'Log', 'Account', 'Books', 'Store', 'File', 'Change',
-        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Work', 'TakeBack', 'Demo',
+        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Work',
+            'TakeBack', 'Demo',
     ];
     /** A room of more files than this wants dividing. */
     private const MOST_FILES = 22;
@@ -35,7 +38,8 @@ final class RoomsTest extends TestCase
         $rooms = Rooms::below(\dirname(__DIR__, 2).'/'.$folder, $root);
         fwrite(\STDOUT, "\nRooms of $folder: ".$rooms->told()."\n");
         self::assertSame([], $rooms->against($order), 'Arrows that point back. '.$rooms->told());
-        self::assertEqualsCanonicalizing($order, array_keys($rooms->files), 'rooms in the order that are not there, or the other way round');
+        self::assertEqualsCanonicalizing($order, array_keys($rooms->files),
+            'rooms in the order that are not there, or the other way round');
         self::assertSame([], array_filter($rooms->files, static fn (int $files): bool => $files > self::MOST_FILES));
     }
 
@@ -53,7 +57,8 @@ final class RoomsTest extends TestCase
 
     public function testARoomOutsideTheOrderIsSeen(): void
     {
-        $rooms = Rooms::of(['core/Plan/Planner.php' => "<?php\nnamespace JollyFurrow\\Plan;\nuse JollyFurrow\\Moon\\Phase;\n"], 'JollyFurrow');
+        $rooms = Rooms::of(['core/Plan/Planner.php' => "<?php\nnamespace JollyFurrow\\Plan;\nuse JollyFurrow\\Moon\\Phase;\n"],
+            'JollyFurrow');
         self::assertSame(['Plan > Moon: Planner > Phase'], $rooms->against(['Plan']));
     }
 }

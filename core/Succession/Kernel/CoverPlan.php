@@ -74,7 +74,8 @@ abstract class CoverPlan
             if (!isset($p->curve[$k]) || $steps > $p->maxSteps[$k] || (0 !== $steps && $steps < $p->minSteps)) {
                 return null;
             }
-            $fixed += ($steps - $had) * $p->stepMetres[$k] * $p->perMetre[$k] + (0 === $had ? $p->setUp[$k] : 0.0) - (0 === $steps ? $p->setUp[$k] : 0.0);
+            $fixed += ($steps - $had) * $p->stepMetres[$k] * $p->perMetre[$k] + (0 === $had ? $p->setUp[$k] : 0.0) - (0 === $steps
+                ? $p->setUp[$k] : 0.0);
             if ($had > 0) {
                 foreach ($this->lots[$k][$had] ?? $this->lots($k, $had) as $day => $units) {
                     $supply[$day] -= $units;
@@ -123,7 +124,8 @@ abstract class CoverPlan
             if ($steps === $had) {
                 continue;
             }
-            $this->fixed += ($steps - $had) * $p->stepMetres[$k] * $p->perMetre[$k] + (0 === $had ? $p->setUp[$k] : 0.0) - (0 === $steps ? $p->setUp[$k] : 0.0);
+            $this->fixed += ($steps - $had) * $p->stepMetres[$k] * $p->perMetre[$k] + (0 === $had ? $p->setUp[$k] : 0.0) - (0 === $steps
+                ? $p->setUp[$k] : 0.0);
             foreach ($had > 0 ? $this->lots[$k][$had] ?? $this->lots($k, $had) : [] as $day => $units) {
                 $this->supply[$day] -= $units;
             }
@@ -167,7 +169,8 @@ abstract class CoverPlan
         foreach ($this->taken as $place => $days) {
             foreach ($days as $day => $metres) {
                 while (($this->taken[$place][$day] ?? 0.0) > ($room->left[$place][$day] ?? 0.0) + 1e-6) {
-                    $there = array_filter($this->plan, static fn (int $k): bool => $room->place[$k] === $place && $room->from[$k] - $room->first <= $day && $day <= $room->to[$k] - $room->first, \ARRAY_FILTER_USE_KEY);
+                    $there = array_filter($this->plan, static fn (int $k): bool => $room->place[$k] === $place
+                        && $room->from[$k] - $room->first <= $day && $day <= $room->to[$k] - $room->first, \ARRAY_FILTER_USE_KEY);
                     if ([] === $there) {
                         break;
                     }
@@ -284,7 +287,8 @@ abstract class CoverPlan
                 $wanted = ($taken[$day] ?? 0.0) + $more;
                 if ($wanted > ($left[$day] ?? 0.0) + 1e-6) {
                     foreach ($move as $other => $its) {
-                        if ($other !== $k && isset($room->place[$other]) && $room->place[$other] === $place && $room->from[$other] - $room->first <= $day && $day <= $room->to[$other] - $room->first) {
+                        if ($other !== $k && isset($room->place[$other]) && $room->place[$other] === $place
+                            && $room->from[$other] - $room->first <= $day && $day <= $room->to[$other] - $room->first) {
                             $wanted += ($its - ($this->plan[$other] ?? 0)) * $this->p->stepMetres[$other];
                         }
                     }

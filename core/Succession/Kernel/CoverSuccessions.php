@@ -162,7 +162,8 @@ final class CoverSuccessions extends CoverPlan
         $count = \count($this->p->curve);
         $at = array_keys($this->plan);
         if ([] === $at || $this->chance() < 0.12) {
-            $k = [] === $this->short ? (int) ($this->chance() * $count) : $this->serving($this->short[(int) ($this->chance() * \count($this->short))]);
+            $k = [] === $this->short ? (int) ($this->chance() * $count)
+                : $this->serving($this->short[(int) ($this->chance() * \count($this->short))]);
 
             return [$k => ($this->plan[$k] ?? 0) + 1 + (int) ($this->chance() * 2)];
         }
@@ -176,11 +177,13 @@ final class CoverSuccessions extends CoverPlan
 
         return match (true) {
             $way < 0.22 => [$k => max(0, $steps + ($this->chance() < 0.5 ? -1 : 1))],
-            $way < 0.50 => $to === $k ? [$k => $steps + 1] : $this->shifted([$k => $to], [$k => (int) round(($this->chance() - 0.5) * max(2.9, $steps))]),
+            $way < 0.50 => $to === $k ? [$k => $steps + 1] : $this->shifted([$k => $to],
+                [$k => (int) round(($this->chance() - 0.5) * max(2.9, $steps))]),
             $way < 0.60 => $next === $k || $to === $k ? [$k => 0] : $this->shifted([$k => $to, $next => $this->anyNear($next)]),
             $way < 0.72 => $next === $k ? [$k => $steps + 1] : [$k => max(0, $steps - 1), $next => $this->plan[$next] + 1],
             $way < 0.80 => $next === $k ? [$k => 0] : [$k => 0, $next => $this->plan[$next] + (int) ($this->chance() * ($steps + 1))],
-            $way < 0.88 => $to === $k ? [$k => $steps + 1] : [$k => intdiv($steps, 2), $to => ($this->plan[$to] ?? 0) + $steps - intdiv($steps, 2)],
+            $way < 0.88 => $to === $k ? [$k => $steps + 1] : [$k => intdiv($steps, 2),
+                $to => ($this->plan[$to] ?? 0) + $steps - intdiv($steps, 2)],
             $way < 0.93 => [$k => 0],
             default => [$k => 0, ($any = (int) ($this->chance() * $count)) => $any === $k ? $steps : ($this->plan[$any] ?? 0) + $steps],
         };
@@ -330,7 +333,8 @@ final class CoverSuccessions extends CoverPlan
                 $half = intdiv($steps + 1, 2);
                 [$one, $two] = [$this->near[$k][$before] ?? $k, $this->near[$k][$after] ?? $k];
                 foreach ($one === $two ? [] : [$half, max(1, $steps - $half)] as $other) {
-                    yield [$one => ($one === $k ? 0 : $plan[$one] ?? 0) + $half, $two => ($two === $k ? 0 : $plan[$two] ?? 0) + $other] + [$k => 0];
+                    yield [$one => ($one === $k ? 0 : $plan[$one] ?? 0) + $half, $two => ($two === $k ? 0
+                        : $plan[$two] ?? 0) + $other] + [$k => 0];
                 }
             }
             foreach (\array_slice($this->near[$k], \count(self::SHIFTS)) as $to) {

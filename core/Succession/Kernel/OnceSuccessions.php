@@ -145,7 +145,8 @@ final class OnceSuccessions
         }
         $slack = self::EPSILON * (1 + abs($cost));
         if ($low < \count($this->position) && $this->cost[$low] <= $cost + $slack) {
-            if ($this->position[$low] !== $position || $this->cost[$low] < $cost - $slack || !$this->sownEarlier($candidate, $this->label[$low])) {
+            if ($this->position[$low] !== $position || $this->cost[$low] < $cost - $slack || !$this->sownEarlier($candidate,
+                $this->label[$low])) {
                 return;
             }
         }
@@ -180,7 +181,8 @@ final class OnceSuccessions
             if ($node['candidate'] < 0) {
                 $short += $node['position'] - $from;
             } else {
-                $plantings[] = ['candidate' => $node['candidate'], 'steps' => $node['steps'], 'end' => $node['end'], 'from' => $from, 'to' => $node['position']];
+                $plantings[] = ['candidate' => $node['candidate'], 'steps' => $node['steps'], 'end' => $node['end'], 'from' => $from,
+                    'to' => $node['position']];
             }
         }
 

@@ -16,7 +16,8 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 #[AsCommand(name: 'password-link', description: 'Prints a one-time link with which the owner of an account sets a new password. Exit code 2: there is no such account.')]
 final class PasswordLinkCommand extends Command
 {
-    public function __construct(private readonly Accounts $accounts, private readonly Passwords $passwords, private readonly UrlGeneratorInterface $urls)
+    public function __construct(private readonly Accounts $accounts, private readonly Passwords $passwords,
+        private readonly UrlGeneratorInterface $urls)
     {
         parent::__construct();
     }
@@ -35,7 +36,8 @@ final class PasswordLinkCommand extends Command
 
             return Command::INVALID;
         }
-        $output->writeln($this->urls->generate('new_password', ['secret' => $this->passwords->link($account->id)], UrlGeneratorInterface::ABSOLUTE_PATH));
+        $output->writeln($this->urls->generate('new_password', ['secret' => $this->passwords->link($account->id)],
+            UrlGeneratorInterface::ABSOLUTE_PATH));
 
         return Command::SUCCESS;
     }

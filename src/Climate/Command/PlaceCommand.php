@@ -40,7 +40,8 @@ final class PlaceCommand extends Command
         foreach (FrostGrade::cases() as $grade) {
             foreach (['last', 'first'] as $which) {
                 foreach (FrostDates::ODDS as $share) {
-                    $frost[$grade->value][$which][(string) $share] = $odds?->day($grade, $which, $share, $year, $garden->place->latitude < 0)?->iso();
+                    $frost[$grade->value][$which][(string) $share] = $odds?->day($grade, $which, $share, $year,
+                        $garden->place->latitude < 0)?->iso();
                 }
             }
         }
@@ -48,8 +49,12 @@ final class PlaceCommand extends Command
         for ($day = Day::fromDate($year, 1, 1); $day->year() === $year; $day = $day->plus(1)) {
             $days[$day->iso()] = round(DayLength::hours($garden->place->latitude, $day), 3);
         }
-        $months = null === $garden->climate ? [] : array_map(static fn (array $row): array => ['month' => $row['month'], 'above_4' => round($row['heat4'], 1), 'above_10' => round($row['heat10'], 1)], ClimateTable::of($garden->climate->climate, $garden->place->latitude, $year)->rows);
-        $output->writeln(json_encode(['latitude' => $garden->place->latitude, 'seasons' => $garden->climate?->frost->years, 'frost' => $frost, 'day_length_hours' => $days, 'heat_units' => $months], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $months = null === $garden->climate ? [] : array_map(static fn (array $row): array => ['month' => $row['month'],
+            'above_4' => round($row['heat4'], 1), 'above_10' => round($row['heat10'], 1)], ClimateTable::of($garden->climate->climate,
+                $garden->place->latitude, $year)->rows);
+        $output->writeln(json_encode(['latitude' => $garden->place->latitude, 'seasons' => $garden->climate?->frost->years,
+            'frost' => $frost, 'day_length_hours' => $days, 'heat_units' => $months], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),
+            OutputInterface::OUTPUT_RAW);
         if (null === $garden->climate) {
             $this->file->complain($output, 'The file knows no climate: only day lengths are given.');
         }

@@ -28,7 +28,8 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand(name: 'ready', description: 'Prints when a sowing is ready, or the latest sowing that is ready on a day, as JSON. Exit code 0: done; 1: never ready, or no sowing makes that day; 2: bad input.')]
 final class ReadyCommand extends Command
 {
-    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly Sayer $sayer)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books,
+        private readonly Sayer $sayer)
     {
         parent::__construct();
     }
@@ -42,7 +43,8 @@ final class ReadyCommand extends Command
             ->addOption('ready', null, InputOption::VALUE_REQUIRED, 'wanted day: backward')
             ->addOption('transplant', null, InputOption::VALUE_NONE, 'raised in trays')
             ->addOption('place', null, InputOption::VALUE_REQUIRED, 'field, tunnel, heated', 'field')
-            ->addOption('cover', null, InputOption::VALUE_REQUIRED, implode(', ', array_map(static fn (Cover $c): string => $c->value, Cover::cases())));
+            ->addOption('cover', null, InputOption::VALUE_REQUIRED, implode(', ', array_map(static fn (Cover $c): string => $c->value,
+                Cover::cases())));
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -65,10 +67,13 @@ final class ReadyCommand extends Command
         $problem = match (true) {
             null === $garden->climate => 'The file knows no climate.',
             null === $crop => \sprintf('There is no crop "%s". The book has %s.', $option('crop'), implode(', ', $book->keys())),
-            '' !== $option('variety') && $option('variety') !== $crop->variety => \sprintf('The varieties in the book are %s.', implode(', ', array_map(static fn (Crop $c): string => '"'.$c->variety.'"', $book->varietiesOf($crop->item())))),
+            '' !== $option('variety') && $option('variety') !== $crop->variety => \sprintf('The varieties in the book are %s.',
+                implode(', ', array_map(static fn (Crop $c): string => '"'.$c->variety.'"', $book->varietiesOf($crop->item())))),
             null === $cover => 'Place is field, tunnel or heated; cover one of '.implode(', ', array_map(static fn (Cover $c): string => $c->value, Cover::cases())).'.',
-            ('' === $option('sow')) === ('' === $option('ready')) || null === $day => 'Give either --sow or --ready, with a day such as 2026-05-20.',
-            !\in_array($method, $crop->methods(), true) => \sprintf('%s is not %s.', $crop->name, Method::Sown === $method ? 'sown in the bed; add --transplant' : 'raised in trays'),
+            ('' === $option('sow')) === ('' === $option('ready'))
+                || null === $day => 'Give either --sow or --ready, with a day such as 2026-05-20.',
+            !\in_array($method, $crop->methods(), true) => \sprintf('%s is not %s.', $crop->name, Method::Sown === $method
+                ? 'sown in the bed; add --transplant' : 'raised in trays'),
             default => '',
         };
         if ('' !== $problem || null === $garden->climate || null === $crop || null === $cover || null === $day) {
@@ -79,10 +84,22 @@ final class ReadyCommand extends Command
         $ripening = $garden->climate->timing($garden->place->latitude, $day)->of($crop, $cover);
         $ripe = '' !== $option('sow') ? $ripening->forward($day->number, $method) : $ripening->latestFor($day->number, $method);
         $warnings = $this->warnings($garden, $crop, $cover, $ripe, '' !== $option('ready') ? $day : null);
-        $iso = static fn (?int $n): ?string => null === $n ? null : Day::of($n)->iso();
-        $output->writeln(json_encode(['crop' => $crop->key, 'variety' => $crop->variety, 'method' => $method->value, 'cover' => $cover->value, 'sow' => $iso($ripe?->sow), 'emergence' => $iso($ripe?->emerges), 'transplant' => Method::Transplanted === $method ? $iso($ripe?->ground) : null, 'ready' => $iso($ripe?->ready), 'last_good' => $iso($ripe?->lastGood), 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $told = self::told($crop, $method, $cover, $ripe);
+        $output->writeln(json_encode([...$told, 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),
+            OutputInterface::OUTPUT_RAW);
 
         return null === $ripe ? Command::FAILURE : Command::SUCCESS;
+    }
+
+    /** @return array<string, string|null> */
+    private static function told(Crop $crop, Method $method, Cover $cover, ?Ripeness $ripe): array
+    {
+        $iso = static fn (?int $n): ?string => null === $n ? null : Day::of($n)->iso();
+
+        return ['crop' => $crop->key, 'variety' => $crop->variety, 'method' => $method->value,
+            'cover' => $cover->value, 'sow' => $iso($ripe?->sow), 'emergence' => $iso($ripe?->emerges),
+            'transplant' => Method::Transplanted === $method ? $iso($ripe?->ground) : null, 'ready' => $iso($ripe?->ready),
+            'last_good' => $iso($ripe?->lastGood)];
     }
 
     private static function crop(CropBook $book, string $key, string $variety): ?Crop
@@ -99,7 +116,8 @@ final class ReadyCommand extends Command
     private function warnings(Garden $garden, Crop $crop, Cover $cover, ?Ripeness $ripe, ?Day $wanted): array
     {
         if (null === $ripe) {
-            return [null === $wanted ? 'It does not come up, or is not ready within two years.' : 'No sowing of the two years before is ready by this day.'];
+            return [null === $wanted ? 'It does not come up, or is not ready within two years.'
+                : 'No sowing of the two years before is ready by this day.'];
         }
         $warnings = [];
         if (null !== $wanted && $ripe->ready < $wanted->number) {

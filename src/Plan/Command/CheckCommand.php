@@ -47,7 +47,8 @@ final class CheckCommand extends Command
             $text = \is_string($name) ? @file_get_contents('-' === $name ? 'php://stdin' : $name, length: self::MOST_BYTES) : false;
             $values = false === $text ? null : json_decode($text, true);
             if (!\is_array($values)) {
-                $errors->writeln(\sprintf('The %s file %s; give the path of a JSON file.', $which, false === $text ? 'cannot be read' : 'is no JSON object'));
+                $errors->writeln(\sprintf('The %s file %s; give the path of a JSON file.', $which, false === $text ? 'cannot be read'
+                    : 'is no JSON object'));
 
                 return Command::INVALID;
             }
@@ -61,7 +62,8 @@ final class CheckCommand extends Command
             return Command::INVALID;
         }
         $faults = (new PlanChecker($book, $this->recipes->with(self::recipes($files[0]))))->check($files[0], $files[1]);
-        array_map(static fn (Fault $f) => $output->writeln(\sprintf('%s  %s: %s', $f->kind->value, $f->where, $f->words), OutputInterface::OUTPUT_RAW), $faults);
+        array_map(static fn (Fault $f) => $output->writeln(\sprintf('%s  %s: %s', $f->kind->value, $f->where, $f->words),
+            OutputInterface::OUTPUT_RAW), $faults);
         $errors->writeln([] === $faults ? 'Nothing wrong.' : \sprintf('%d faults.', \count($faults)));
 
         return [] === $faults ? Command::SUCCESS : Command::FAILURE;
@@ -76,7 +78,8 @@ final class CheckCommand extends Command
     {
         $root = new Node($garden, '', new Faults());
 
-        return array_values(array_filter(array_map(static fn (Node $node): ?Recipe => RecipeReader::recipe($node->key('key'), $node), $root->has('own_recipes') ? $root->objects('own_recipes', 200) : [])));
+        return array_values(array_filter(array_map(static fn (Node $node): ?Recipe => RecipeReader::recipe($node->key('key'), $node),
+            $root->has('own_recipes') ? $root->objects('own_recipes', 200) : [])));
     }
 
     /**
@@ -86,6 +89,7 @@ final class CheckCommand extends Command
      */
     private static function own(array $garden): array
     {
-        return array_map(static fn (Sheet $row): OwnValue => new OwnValue($row->text('crop'), $row->text('value'), $row->text('is'), $row->text('note')), (new Sheet($garden))->parts('own_values'));
+        return array_map(static fn (Sheet $row): OwnValue => new OwnValue($row->text('crop'), $row->text('value'), $row->text('is'),
+            $row->text('note')), (new Sheet($garden))->parts('own_values'));
     }
 }

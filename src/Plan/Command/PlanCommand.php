@@ -24,7 +24,8 @@ final class PlanCommand extends Command
     public const SHORT = 1;
     public const BAD_INPUT = 2;
 
-    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes, private readonly Sayer $sayer)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books,
+        private readonly RecipeBook $recipes, private readonly Sayer $sayer)
     {
         parent::__construct();
     }
@@ -45,11 +46,13 @@ final class PlanCommand extends Command
         $this->sayer->speakFor(Formatter::forMachines($garden->settings->currency));
         $planner = new Planner($book, $recipes);
         $plan = $planner->draw($garden);
-        $output->writeln(json_encode((new PlanJson($book, $recipes, $this->sayer))->of($garden, $plan), \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $output->writeln(json_encode((new PlanJson($book, $recipes, $this->sayer))->of($garden, $plan),
+            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         foreach (Contradictions::of($garden, $book) as $contradiction) {
             $this->file->complain($output, $this->sayer->text($contradiction));
         }
-        $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new), number_format(100 * $plan->keptShare(), 1)));
+        $this->file->complain($output, \sprintf('%d plantings drawn up, %s %% of the promised units kept.', \count($plan->new),
+            number_format(100 * $plan->keptShare(), 1)));
 
         return [] === $plan->shortages ? self::DONE : self::SHORT;
     }

@@ -28,7 +28,8 @@ final class BedsCommand extends Command
 {
     private const PATHS_DAYS = 56;
 
-    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books, private readonly RecipeBook $recipes, private readonly CareFile $care)
+    public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books,
+        private readonly RecipeBook $recipes, private readonly CareFile $care)
     {
         parent::__construct();
     }
@@ -56,13 +57,20 @@ final class BedsCommand extends Command
             'garden' => $garden->name,
             'today' => $garden->today->iso(),
             'plantings' => array_map(fn (Planting $p): array => $this->planting($garden, $recipes, $leads, $p), $ahead),
-            'care' => array_map(static fn (Planting $p): array => ['planting' => $p->key, 'beds' => array_map(static fn ($piece): string => $piece->bed, $p->pieces), 'steps' => array_map(static fn (CareStep $s): array => ['day' => $s->day->iso(), 'name' => $s->name, 'hours' => round($s->hours, 2), 'tool' => $s->tool], $care->of($p))], $standing),
-            'paths' => array_map(static fn (PathCare $p): array => ['day' => $p->day->iso(), 'block' => $p->block, 'name' => $p->paths->work(), 'hours' => round($p->hours, 2)], PathCare::between($garden, $garden->today, $garden->today->plus(self::PATHS_DAYS))),
-            'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days, 'quicker' => $l->by?->key, 'elsewhere' => $l->elsewhere?->pieces[0]->bed, 'later' => $l->later?->ground->iso()], $late),
+            'care' => array_map(static fn (Planting $p): array => ['planting' => $p->key,
+                'beds' => array_map(static fn ($piece): string => $piece->bed, $p->pieces),
+                'steps' => array_map(static fn (CareStep $s): array => ['day' => $s->day->iso(), 'name' => $s->name,
+                'hours' => round($s->hours, 2), 'tool' => $s->tool], $care->of($p))], $standing),
+            'paths' => array_map(static fn (PathCare $p): array => ['day' => $p->day->iso(), 'block' => $p->block,
+                'name' => $p->paths->work(), 'hours' => round($p->hours, 2)], PathCare::between($garden, $garden->today,
+                    $garden->today->plus(self::PATHS_DAYS))),
+            'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days,
+                    'quicker' => $l->by?->key, 'elsewhere' => $l->elsewhere?->pieces[0]->bed, 'later' => $l->later?->ground->iso()], $late),
             'kit' => $kit,
         ], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         $short = array_filter($kit, static fn (array $one): bool => $one['short'] > 0);
-        $this->file->complain($output, \sprintf('%d plantings ahead, %d beds late, %d kinds of kit short.', \count($ahead), \count($late), \count($short)));
+        $this->file->complain($output, \sprintf('%d plantings ahead, %d beds late, %d kinds of kit short.', \count($ahead),
+            \count($late), \count($short)));
 
         return [] === $late && [] === $short ? Command::SUCCESS : Command::FAILURE;
     }
@@ -81,7 +89,9 @@ final class BedsCommand extends Command
             'recipe' => $recipe->key,
             'bed_start' => $planting->bedStart->iso(),
             'ground' => $planting->ground->iso(),
-            'steps' => array_map(static fn (DatedStep $s): array => ['day' => $s->day->iso(), 'name' => $s->step->name, 'hours' => round($s->hours->value, 2), 'tool' => $s->step->tool, 'condition' => $s->step->condition, 'caution' => $s->step->caution], $leads->dated($recipe, $planting)),
+            'steps' => array_map(static fn (DatedStep $s): array => ['day' => $s->day->iso(), 'name' => $s->step->name,
+                'hours' => round($s->hours->value, 2), 'tool' => $s->step->tool, 'condition' => $s->step->condition,
+                'caution' => $s->step->caution], $leads->dated($recipe, $planting)),
             'compost_litres' => $recipe->spreadsCompost ? round($litres) : 0.0,
         ];
     }
@@ -92,7 +102,10 @@ final class BedsCommand extends Command
         $rows = [];
         foreach (KitNeed::byWeek($garden, $recipes, $care) as $kit => $weeks) {
             $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / 1000 : null;
-            $rows[] = ['kit' => $kit, 'have_metres' => $have, 'short' => null === $have ? 0 : \count(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01)), 'weeks' => array_combine(array_map(static fn (int $monday): string => Day::of($monday)->iso(), array_keys($weeks)), array_values($weeks))];
+            $rows[] = ['kit' => $kit, 'have_metres' => $have, 'short' => null === $have ? 0
+                : \count(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01)),
+                'weeks' => array_combine(array_map(static fn (int $monday): string => Day::of($monday)->iso(), array_keys($weeks)),
+                    array_values($weeks))];
         }
 
         return $rows;

@@ -38,7 +38,8 @@ final class AccessTest extends AppCase
         $before = $this->everything();
         foreach ($this->gardenRoutes() as [$method, $path]) {
             $this->browser->request($method, $path, ['_token' => $token]);
-            self::assertContains($this->browser->getResponse()->getStatusCode(), 'GET' === $method ? [200, 303, 404] : [403], $method.' '.$path);
+            self::assertContains($this->browser->getResponse()->getStatusCode(), 'GET' === $method ? [200, 303, 404] : [403],
+                $method.' '.$path);
         }
         self::assertSame($before, $this->everything());
     }
@@ -126,7 +127,10 @@ final class AccessTest extends AppCase
             \assert($route instanceof Route);
             if (str_contains($route->getPath(), '{garden}')) {
                 foreach ($route->getMethods() as $method) {
-                    $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1', '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none', '{member}' => $this->grower->id, '{invitation}' => 'none', '{cover}' => 'none', '{recipe}' => 'compost-mulch', '{format}' => 'csv'])];
+                    $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1',
+                        '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none',
+                        '{member}' => $this->grower->id, '{invitation}' => 'none', '{cover}' => 'none', '{recipe}' => 'compost-mulch',
+                        '{format}' => 'csv'])];
                 }
             }
         }

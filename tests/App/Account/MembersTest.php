@@ -21,7 +21,8 @@ final class MembersTest extends AppCase
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('no e-mail address', $this->text());
         self::assertSelectorExists('input[name=name][value=Tansy]');
-        $this->browser->submit($form, ['name' => 'Tansy', 'email' => 'tansy@example.test', 'password' => 'under the old pear', 'again' => 'under the old pear']);
+        $this->browser->submit($form, ['name' => 'Tansy', 'email' => 'tansy@example.test', 'password' => 'under the old pear',
+            'again' => 'under the old pear']);
         self::assertResponseRedirects($this->path('/wall'));
 
         self::assertSame(['grower@example.test' => 'owner', 'tansy@example.test' => 'hand'], $this->members());
@@ -76,7 +77,8 @@ final class MembersTest extends AppCase
         $this->browser->loginUser($grower);
         $token = $this->token();
         $before = $this->everything();
-        foreach (['/members', '/members/'.$grower->id.'/role', '/members/'.$this->grower->id.'/remove', '/members/'.$this->grower->id.'/reset'] as $path) {
+        foreach (['/members', '/members/'.$grower->id.'/role', '/members/'.$this->grower->id.'/remove',
+            '/members/'.$this->grower->id.'/reset'] as $path) {
             $this->browser->request('POST', $this->path($path), ['_token' => $token, 'role' => 'owner', 'note' => 'me']);
             self::assertResponseStatusCodeSame(403, $path);
         }
@@ -161,7 +163,8 @@ final class MembersTest extends AppCase
     {
         $members = $this->service(\App\Account\Members::class);
 
-        return '/join/'.$members->invite(new \App\Shared\Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner), Role::Grower, 'Rowan');
+        return '/join/'.$members->invite(new \App\Shared\Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner),
+            Role::Grower, 'Rowan');
     }
 
     private function link(): string

@@ -61,6 +61,7 @@ final class SignInTest extends AppCase
     private function signIn(array $more): void
     {
         $page = $this->browser->request('GET', '/sign-in');
-        $this->browser->submit($page->selectButton('Sign in')->form(['email' => 'grower@example.test', 'password' => 'a-long-password', ...$more]));
+        $this->browser->submit($page->selectButton('Sign in')->form(['email' => 'grower@example.test', 'password' => 'a-long-password',
+            ...$more]));
     }
 }

@@ -21,7 +21,8 @@ final class CommandsTest extends KernelTestCase
         [$code, $backward] = $this->furrow('ready', ['--crop' => 'radish', '--ready' => $forward['ready'] ?? '']);
         self::assertSame([0, $forward['ready']], [$code, $backward['ready'] ?? null]);
         self::assertGreaterThanOrEqual('2026-05-20', $backward['sow'] ?? '');
-        [, $tomato] = $this->furrow('ready', ['--crop' => 'tomato', '--variety' => 'Sun Barrel', '--sow' => '2026-03-10', '--transplant' => true, '--place' => 'tunnel', '--cover' => 'tunnel-covered']);
+        [, $tomato] = $this->furrow('ready', ['--crop' => 'tomato', '--variety' => 'Sun Barrel', '--sow' => '2026-03-10',
+            '--transplant' => true, '--place' => 'tunnel', '--cover' => 'tunnel-covered']);
         self::assertLessThan($tomato['ready'] ?? '', $tomato['transplant'] ?? 'z');
     }
 

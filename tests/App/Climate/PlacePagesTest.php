@@ -73,7 +73,8 @@ final class PlacePagesTest extends AppCase
         $this->browser->followRedirect();
         self::assertStringContainsString('729 days, 2 missing in between, 1 lines left out', $this->text());
         self::assertStringContainsString('Only 2 seasons stand behind it', $this->text());
-        self::assertSame('2025-01-06', Day::of((int) array_key_first($this->snapshot()->climate->measured->min ?? []))->iso(), 'its last days are readings');
+        self::assertSame('2025-01-06', Day::of((int) array_key_first($this->snapshot()->climate->measured->min ?? []))->iso(),
+            'its last days are readings');
         $this->browser->request('GET', $this->path('/file/garden.json'));
         self::assertStringContainsString('"2024-01-01"', (string) $this->browser->getResponse()->getContent());
     }
@@ -109,8 +110,11 @@ final class PlacePagesTest extends AppCase
         self::assertResponseRedirects($this->path('/station'));
         $this->post($this->path('/station/read'), ['source' => 'station']);
         $day = Day::parse('2026-02-20')->number;
-        self::assertSame([-6.5, 12.0], [$this->snapshot()->climate->measured->min[$day] ?? null, $this->snapshot()->climate->measured->rain[$day] ?? null]);
-        foreach ([['day' => '2026-03-09', 'min' => '1'], ['day' => '2026-02-20', 'min' => '30'], ['day' => '2026-02-20', 'min' => 'icy'], ['day' => 'yesterday', 'rain' => '2'], ['day' => '2026-02-20', 'rain' => '-4'], ['day' => '2026-02-20']] as $wrong) {
+        self::assertSame([-6.5, 12.0], [$this->snapshot()->climate->measured->min[$day] ?? null,
+            $this->snapshot()->climate->measured->rain[$day] ?? null]);
+        foreach ([['day' => '2026-03-09', 'min' => '1'], ['day' => '2026-02-20', 'min' => '30'], ['day' => '2026-02-20',
+            'min' => 'icy'], ['day' => 'yesterday', 'rain' => '2'], ['day' => '2026-02-20', 'rain' => '-4'],
+            ['day' => '2026-02-20']] as $wrong) {
             $before = $this->everything();
             $this->post($this->path('/station'), $wrong);
             self::assertResponseStatusCodeSame(422);
@@ -124,11 +128,13 @@ final class PlacePagesTest extends AppCase
         $this->months(self::MONTHS);
         $folder = __DIR__.'/../../../var/test-data/weather/'.$this->garden;
         mkdir($folder, recursive: true);
-        file_put_contents($folder.'/february.csv', "date;tmin °C;tmax °C;rain mm\n2026-02-27;-1,5;6;0\n2026-02-28;0;7;3,5\n2026-03-05;0;7;0\n");
+        file_put_contents($folder.'/february.csv',
+            "date;tmin °C;tmax °C;rain mm\n2026-02-27;-1,5;6;0\n2026-02-28;0;7;3,5\n2026-03-05;0;7;0\n");
         $this->browser->request('GET', $this->path('/station'));
         self::assertStringContainsString('Read the drop folder', $this->text());
         $this->post($this->path('/station/read'), ['source' => 'folder']);
-        self::assertSame(['2026-02-27' => -1.5, '2026-02-28' => 0.0], array_combine(array_map(static fn (int $n): string => Day::of($n)->iso(), array_keys($this->snapshot()->climate->measured->min ?? [])), $this->snapshot()->climate->measured->min ?? []));
+        self::assertSame(['2026-02-27' => -1.5, '2026-02-28' => 0.0], array_combine(array_map(static fn (int $n): string => Day::of($n)->iso(), array_keys($this->snapshot()->climate->measured->min ?? [])), $this->snapshot()->climate->measured->min
+            ?? []));
         (new \Symfony\Component\Filesystem\Filesystem())->remove($folder);
     }
 
@@ -139,7 +145,8 @@ final class PlacePagesTest extends AppCase
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planting->key];
         $this->browser->request('GET', $this->path('/planting/'.$id.'/stand?count=40'));
         self::assertStringContainsString('23 % of the stand', $this->text());
-        $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'seen', 'sign' => 'fit', 'day' => '2026-03-02', 'seen' => PlantingMark::of($planting)]);
+        $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'seen', 'sign' => 'fit', 'day' => '2026-03-02',
+            'seen' => PlantingMark::of($planting)]);
         self::assertResponseRedirects($this->path('/bed/A1'));
         $now = array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item))[0];
         self::assertSame('2026-03-02', $now->ready->iso());
@@ -159,6 +166,7 @@ final class PlacePagesTest extends AppCase
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'record');
         file_put_contents($file, $bytes);
-        $this->browser->request('POST', $this->path('/place/record'), ['_token' => $this->token(), ...$fields], ['file' => new UploadedFile($file, 'record.csv', test: true)]);
+        $this->browser->request('POST', $this->path('/place/record'), ['_token' => $this->token(), ...$fields],
+            ['file' => new UploadedFile($file, 'record.csv', test: true)]);
     }
 }

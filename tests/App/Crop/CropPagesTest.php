@@ -43,7 +43,11 @@ final class CropPagesTest extends AppCase
 
     public function testAGardenInUsUnitsShowsThemEverywhere(): void
     {
-        $this->post($this->path('/settings'), ['name' => 'G', 'place_name' => 'P', 'latitude' => '46.9', 'altitude' => '310', 'last_frost' => '05-14', 'first_frost' => '10-06', 'units' => 'us', 'currency' => 'usd', 'sowing_days' => ['2'], 'recipe' => 'compost-mulch', 'rent_field' => '0.20', 'rent_tunnel' => '0.60', 'rent_heated' => '0.90', 'shortage_factor' => '1.5', 'keeping_share' => '0.002', 'wage' => '18', 'rotation_field' => '4', 'rotation_tunnel' => '0', 'rotation_heated' => '0', 'compost_depth' => '1 in', 'nitrogen_rate' => '10', 'fertiliser_nitrogen' => '10']);
+        $this->post($this->path('/settings'), ['name' => 'G', 'place_name' => 'P', 'latitude' => '46.9', 'altitude' => '310',
+            'last_frost' => '05-14', 'first_frost' => '10-06', 'units' => 'us', 'currency' => 'usd', 'sowing_days' => ['2'],
+            'recipe' => 'compost-mulch', 'rent_field' => '0.20', 'rent_tunnel' => '0.60', 'rent_heated' => '0.90',
+            'shortage_factor' => '1.5', 'keeping_share' => '0.002', 'wage' => '18', 'rotation_field' => '4', 'rotation_tunnel' => '0',
+            'rotation_heated' => '0', 'compost_depth' => '1 in', 'nitrogen_rate' => '10', 'fertiliser_nitrogen' => '10']);
         self::assertResponseStatusCodeSame(303);
         $settings = $this->snapshot()->settings;
 
@@ -73,7 +77,8 @@ final class CropPagesTest extends AppCase
 
     public function testWaysToGrowStandSideBySide(): void
     {
-        $this->browser->request('GET', $this->path('/compare?way[]=beet/sown&way[]=beet/transplanted&way[]=corn/sown&way[]=&sow=2026-04-07&length=10+m&place=field'));
+        $this->browser->request('GET',
+            $this->path('/compare?way[]=beet/sown&way[]=beet/transplanted&way[]=corn/sown&way[]=&sow=2026-04-07&length=10+m&place=field'));
         self::assertResponseIsSuccessful();
         $cells = fn (int $row): array => $this->browser->getCrawler()->filter('table tbody tr')->eq($row)->filter('td')->each(static fn ($td): string => trim($td->text()));
         self::assertSame(['Sun 7 Jun 2026', 'Mon 15 Jun 2026', '–'], $cells(2));
@@ -81,7 +86,10 @@ final class CropPagesTest extends AppCase
         self::assertSame('–', $cells(9)[0]);
         self::assertNotSame('–', $cells(9)[1]);
         self::assertSame('not possible for that day there', $cells(0)[2]);
-        foreach (['way[]=&sow=2026-04-07&length=10+m&place=field' => 'Choose at least one way', 'way[]=beet/sown&sow=2026-04-31&length=10+m&place=field' => 'does not exist in the calendar', 'way[]=beet/sown&sow=2026-04-07&length=-2&place=field' => '-2', 'way[]=beet/sown&way[]=corn/sown&way[]=kale/transplanted&way[]=radish/sown&way[]=pea/sown&sow=2026-04-07&length=10+m&place=field' => 'At most four'] as $query => $message) {
+        foreach (['way[]=&sow=2026-04-07&length=10+m&place=field' => 'Choose at least one way',
+            'way[]=beet/sown&sow=2026-04-31&length=10+m&place=field' => 'does not exist in the calendar',
+            'way[]=beet/sown&sow=2026-04-07&length=-2&place=field' => '-2',
+            'way[]=beet/sown&way[]=corn/sown&way[]=kale/transplanted&way[]=radish/sown&way[]=pea/sown&sow=2026-04-07&length=10+m&place=field' => 'At most four'] as $query => $message) {
             $this->browser->request('GET', $this->path('/compare?'.$query));
             self::assertResponseStatusCodeSame(422);
             self::assertStringContainsString($message, $this->text());
@@ -91,13 +99,15 @@ final class CropPagesTest extends AppCase
     public function testSouthernGardensSeeTheirOwnSeasons(): void
     {
         $g = $this->usGarden();
-        $south = new Garden($g->name, $g->today, new Place('There', -40.0, 10, $g->place->lastFrost, $g->place->firstFrost), $g->settings, [], [], [], [], [], [], []);
+        $south = new Garden($g->name, $g->today, new Place('There', -40.0, 10, $g->place->lastFrost, $g->place->firstFrost),
+            $g->settings, [], [], [], [], [], [], []);
 
         $sayer = $this->service(Sayer::class);
         $sayer->speakFor(Formatter::of($south->settings));
         $facts = $this->service(CropFacts::class)->of($this->service(CropBook::class)->get('corn'), $south)['Place and neighbours'];
 
-        self::assertContains('Nov 8 to Dec 29', array_map(static fn (Fact $fact): string => strip_tags($sayer->show($fact->value)), $facts));
+        self::assertContains('Nov 8 to Dec 29', array_map(static fn (Fact $fact): string => strip_tags($sayer->show($fact->value)),
+            $facts));
     }
 
     private function usGarden(): Garden
@@ -105,6 +115,8 @@ final class CropPagesTest extends AppCase
         $g = $this->snapshot();
         $s = $g->settings;
 
-        return new Garden($g->name, $g->today, $g->place, new Settings(Units::UsCustomary, $s->currency, $s->sowingDays, $s->recipe, $s->rent, $s->shortageFactor, $s->keepingShare, $s->wage, $s->rotation, $s->compostDepth, $s->nitrogenRate, $s->fertiliserNitrogen), $g->blocks, $g->beds, [], [], [], [], []);
+        return new Garden($g->name, $g->today, $g->place, new Settings(Units::UsCustomary, $s->currency, $s->sowingDays, $s->recipe,
+            $s->rent, $s->shortageFactor, $s->keepingShare, $s->wage, $s->rotation, $s->compostDepth, $s->nitrogenRate,
+            $s->fertiliserNitrogen), $g->blocks, $g->beds, [], [], [], [], []);
     }
 }

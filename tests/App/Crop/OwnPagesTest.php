@@ -17,14 +17,16 @@ final class OwnPagesTest extends AppCase
     {
         $before = $this->everythingBut('log_entry');
         $form = $this->form('radish');
-        $this->browser->submit($form, ['v-days_sown' => '33', 'v-note_customers' => 'Crisp, "best of all"', 'why' => 'two springs', 'do' => 'try']);
+        $this->browser->submit($form, ['v-days_sown' => '33', 'v-note_customers' => 'Crisp, "best of all"', 'why' => 'two springs',
+            'do' => 'try']);
         self::assertResponseIsSuccessful();
         self::assertSelectorTextContains('#effect', 'grows from these values');
         self::assertSelectorExists('input[name="v-days_sown"][value="33"]');
         self::assertSame($before, $this->everythingBut('log_entry'));
 
         $this->send(['do' => 'keep']);
-        self::assertEquals([new OwnValue('radish', 'days_sown', '33', 'two springs'), new OwnValue('radish', 'note_customers', 'Crisp, "best of all"', 'two springs')], $this->snapshot()->own);
+        self::assertEquals([new OwnValue('radish', 'days_sown', '33', 'two springs'), new OwnValue('radish', 'note_customers',
+            'Crisp, "best of all"', 'two springs')], $this->snapshot()->own);
         $this->browser->followRedirect();
         self::assertStringContainsString('this garden: two springs', $this->text());
         self::assertStringContainsString('2 values our own', $this->text());
@@ -37,7 +39,8 @@ final class OwnPagesTest extends AppCase
     public function testPlantingsStayAsPlannedOrFollowAsAsked(): void
     {
         $radishes = fn (): array => array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item));
-        $this->post($this->path('/forward'), ['crop' => 'radish', 'where' => 'block:A', 'method' => '', 'every' => '14', 'size' => 'quarter', 'length' => '', 'from' => '2026-05-05', 'until' => '2026-06-05']);
+        $this->post($this->path('/forward'), ['crop' => 'radish', 'where' => 'block:A', 'method' => '', 'every' => '14',
+            'size' => 'quarter', 'length' => '', 'from' => '2026-05-05', 'until' => '2026-06-05']);
         $planned = $radishes();
         self::assertCount(3, $planned);
         $this->browser->submit($this->form('radish'), ['v-yield_per_m' => '20', 'do' => 'try']);
@@ -71,11 +74,13 @@ final class OwnPagesTest extends AppCase
         $this->send(['do' => 'keep']);
         self::assertResponseRedirects($this->path('/crops/own-dusk-marble'));
         $own = $this->snapshot()->own;
-        self::assertEqualsCanonicalizing([['of', 'radish'], ['variety', 'Dusk Marble'], ['days_sown', '36']], array_map(static fn (OwnValue $v): array => [$v->name, $v->is], $own));
+        self::assertEqualsCanonicalizing([['of', 'radish'], ['variety', 'Dusk Marble'], ['days_sown', '36']],
+            array_map(static fn (OwnValue $v): array => [$v->name, $v->is], $own));
 
         $this->browser->request('GET', $this->path('/crops/radish/ladder'));
         self::assertSelectorTextContains('main', 'Dusk Marble');
-        $this->post($this->path('/forward'), ['crop' => 'own-dusk-marble', 'where' => 'bed:A1', 'method' => '', 'every' => '10', 'size' => 'length', 'length' => '2 m', 'from' => '2026-06-02', 'until' => '2026-06-02']);
+        $this->post($this->path('/forward'), ['crop' => 'own-dusk-marble', 'where' => 'bed:A1', 'method' => '', 'every' => '10',
+            'size' => 'length', 'length' => '2 m', 'from' => '2026-06-02', 'until' => '2026-06-02']);
         self::assertResponseStatusCodeSame(303);
         $planted = array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'own-dusk-marble' === $p->variety));
         self::assertSame(['radish', 36], [$planted[0]->item, $planted[0]->ready->since($planted[0]->ground) - 2]);
@@ -118,7 +123,8 @@ final class OwnPagesTest extends AppCase
 
     public function testWhatComesOutGoesInAgainAsCsvAndAsSpreadsheet(): void
     {
-        $this->browser->submit($this->form('radish', '?copy=variety'), ['v-variety' => '=Dusk', 'v-note_quality' => '-mild +', 'do' => 'keep']);
+        $this->browser->submit($this->form('radish', '?copy=variety'), ['v-variety' => '=Dusk', 'v-note_quality' => '-mild +',
+            'do' => 'keep']);
         $own = $this->snapshot()->own;
         self::assertCount(3, $own);
         $other = $this->keep(\App\Tests\Support\SmallGarden::json());
@@ -128,7 +134,10 @@ final class OwnPagesTest extends AppCase
             $path = sys_get_temp_dir().'/crops-'.bin2hex(random_bytes(4)).'.'.$format;
             file_put_contents($path, $sheet);
             $page = $this->browser->request('GET', '/g/'.$other.'/crops/sheet/in');
-            $this->browser->request('POST', '/g/'.$other.'/crops/sheet/in', ['_token' => (string) $page->filter('input[name=_token]')->attr('value'), 'seen' => (string) $page->filter('input[name=seen]')->attr('value'), 'do' => 'keep'], ['file' => new UploadedFile($path, 'crops.'.$format, null, null, true)]);
+            $this->browser->request('POST', '/g/'.$other.'/crops/sheet/in',
+                ['_token' => (string) $page->filter('input[name=_token]')->attr('value'),
+                'seen' => (string) $page->filter('input[name=seen]')->attr('value'), 'do' => 'keep'], ['file' => new UploadedFile($path,
+                    'crops.'.$format, null, null, true)]);
             self::assertResponseStatusCodeSame(303, $format);
             self::assertEqualsCanonicalizing($own, $this->service(\App\Store\Snapshot::class)->of($other)->own, $format);
         }
@@ -139,7 +148,8 @@ final class OwnPagesTest extends AppCase
     public function testABrokenSheetTellsItsLinesAndKeepsTheTyping(): void
     {
         $before = $this->everything();
-        $this->post($this->path('/crops/sheet/in'), ['text' => "crop;value;is\nradish;days_sown;31\nradish;rows;lots\nmoon;rows;2", 'do' => 'keep']);
+        $this->post($this->path('/crops/sheet/in'), ['text' => "crop;value;is\nradish;days_sown;31\nradish;rows;lots\nmoon;rows;2",
+            'do' => 'keep']);
         self::assertResponseStatusCodeSame(422);
         self::assertSame(['3', '4'], $this->browser->getCrawler()->filter('tbody td.num')->each(static fn ($td): string => $td->text()));
         self::assertSelectorTextContains('textarea', 'radish,days_sown,31');

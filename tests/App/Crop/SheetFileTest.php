@@ -52,9 +52,12 @@ final class SheetFileTest extends TestCase
         file_put_contents($path, SheetFile::toWorkbook([['x']]));
         $zip = new \ZipArchive();
         $zip->open($path);
-        $zip->addFromString('xl/sharedStrings.xml', '<sst xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" count="3" uniqueCount="3"><si><t>crop</t></si><si><t>rad</t></si><si><r><t>ra</t></r><r><t>dish</t></r></si></sst>');
-        $zip->addFromString('xl/_rels/workbook.xml.rels', '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/><Relationship Id="rId2" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/sharedStrings" Target="sharedStrings.xml"/></Relationships>');
-        $zip->addFromString('xl/worksheets/sheet1.xml', '<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData><row r="1"><c r="A1" t="s"><v>0</v></c><c r="C1" t="s"><v>1</v></c></row><row r="3"><c r="A3" t="s"><v>2</v></c><c r="B3"><v>0.85</v></c><c r="C3"><v>31</v></c></row></sheetData></worksheet>');
+        $zip->addFromString('xl/sharedStrings.xml',
+            '<sst xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" count="3" uniqueCount="3"><si><t>crop</t></si><si><t>rad</t></si><si><r><t>ra</t></r><r><t>dish</t></r></si></sst>');
+        $zip->addFromString('xl/_rels/workbook.xml.rels',
+            '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/><Relationship Id="rId2" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/sharedStrings" Target="sharedStrings.xml"/></Relationships>');
+        $zip->addFromString('xl/worksheets/sheet1.xml',
+            '<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData><row r="1"><c r="A1" t="s"><v>0</v></c><c r="C1" t="s"><v>1</v></c></row><row r="3"><c r="A3" t="s"><v>2</v></c><c r="B3"><v>0.85</v></c><c r="C3"><v>31</v></c></row></sheetData></worksheet>');
         $zip->close();
 
         self::assertSame([['crop', '', 'rad'], ['', '', ''], ['radish', '0.85', '31']], SheetFile::read((string) file_get_contents($path)));

@@ -27,13 +27,15 @@ final class DemoTest extends AppCase
     public function testHasTheSizeOfTheInventedGarden(): void
     {
         $garden = $this->file();
-        $crops = array_unique(array_merge(...array_map(static fn ($p): array => array_map(static fn ($part): string => $part->item, $p->parts), $garden->products)));
+        $crops = array_unique(array_merge(...array_map(static fn ($p): array => array_map(static fn ($part): string => $part->item,
+            $p->parts), $garden->products)));
 
         self::assertSame([2250.0, 200.0], [$garden->metresOf(PlaceType::Field), $garden->metresOf(PlaceType::Tunnel)]);
         self::assertCount(98, $garden->beds);
         self::assertCount(5, $garden->outlets);
         self::assertGreaterThanOrEqual(30, \count($crops));
-        self::assertSame([2023, 2024, 2025], array_values(array_unique(array_map(static fn ($h): int => $h->cleared->year(), $garden->history))));
+        self::assertSame([2023, 2024, 2025], array_values(array_unique(array_map(static fn ($h): int => $h->cleared->year(),
+            $garden->history))));
     }
 
     public function testItsPlanKeepsNearlyAllAndHasHonestTroubles(): void
@@ -45,7 +47,10 @@ final class DemoTest extends AppCase
         self::assertNotSame([], array_filter($plan->shortages, static fn ($s): bool => 8 === $s->day->month()), 'August is tight');
     }
 
-    /** Right for the trade: corn and squash after the frost, nothing prepared inside another's harvest, tender crops out before the frost. */
+    /**
+     * Right for the trade: corn and squash after the frost, nothing prepared inside another's harvest, tender crops out
+     * before the frost.
+     */
     public function testItsPlanIsRightForTheTrade(): void
     {
         $garden = $this->file();
@@ -54,7 +59,8 @@ final class DemoTest extends AppCase
             $crop = $book->get($planting->item);
             self::assertTrue($crop->sowing[$planting->place->value]->contains($planting->ground), $planting->key);
             self::assertContains($planting->sow->weekday(), $garden->settings->sowingDays, $planting->key);
-            self::assertGreaterThanOrEqual($this->service(RecipeBook::class)->get($planting->recipe)->leadDays(), $planting->ground->since($planting->bedStart), $planting->key);
+            self::assertGreaterThanOrEqual($this->service(RecipeBook::class)->get($planting->recipe)->leadDays(),
+                $planting->ground->since($planting->bedStart), $planting->key);
             if ($crop->tender && PlaceType::Field === $planting->place) {
                 self::assertTrue($planting->clear->isBefore($garden->place->firstFrost->in(2026)), $planting->key);
             }
@@ -91,7 +97,8 @@ final class DemoTest extends AppCase
         $loaded = $this->service(Snapshot::class)->of($id);
 
         self::assertGreaterThan(200, \count($loaded->plantings));
-        self::assertSame([], array_filter($loaded->plantings->all(), static fn (Planting $p): bool => 'planned' !== $p->standing->value && $p->sow->number >= $loaded->today->number));
+        self::assertSame([], array_filter($loaded->plantings->all(), static fn (Planting $p): bool => 'planned' !== $p->standing->value
+            && $p->sow->number >= $loaded->today->number));
         self::assertNotNull($this->service(Accounts::class)->find(DemoAccount::EMAIL));
     }
 

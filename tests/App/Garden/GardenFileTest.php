@@ -55,9 +55,15 @@ final class GardenFileTest extends AppCase
                 1 => $p->but(standing: Standing::Growing, stand: 0.75),
                 default => $p->but(standing: Standing::Growing, left: new Left(0.25, $p->ready)),
             }, $plan = $this->service(Planner::class)->draw($garden)->plantings(), array_keys($plan));
-            $notes = array_map(static fn (Planting $p, int $i): FieldNote => new FieldNote($p->key, Happening::cases()[$i % 7], $p->ready, 0 === $i % 2 ? Length::fromMetres(2) : null, 0 === $i % 3 ? 0.5 : null, 0 === $i % 5 ? 12.0 : null, 0 === $i % 4 ? 'größer als gedacht' : '', Happening::Seen === Happening::cases()[$i % 7] ? Sign::Halfway : null), $plantings, array_keys($plantings));
-            $json = $this->service(GardenWriter::class)->write(new Garden($garden->name, $this->snapshot()->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, $garden->history, $garden->outlets, $garden->products, $garden->promises, $plantings, $notes, self::climate($seed)));
-            self::assertTrue((new Validator())->validate(json_decode($json), (string) file_get_contents(self::SCHEMA))->isValid(), 'the schema knows it');
+            $notes = array_map(static fn (Planting $p, int $i): FieldNote => new FieldNote($p->key, Happening::cases()[$i % 7],
+                $p->ready, 0 === $i % 2 ? Length::fromMetres(2) : null, 0 === $i % 3 ? 0.5 : null, 0 === $i % 5 ? 12.0 : null,
+                0 === $i % 4 ? 'größer als gedacht' : '', Happening::Seen === Happening::cases()[$i % 7] ? Sign::Halfway : null),
+                $plantings, array_keys($plantings));
+            $json = $this->service(GardenWriter::class)->write(new Garden($garden->name, $this->snapshot()->today, $garden->place,
+                $garden->settings, $garden->blocks, $garden->beds, $garden->history, $garden->outlets, $garden->products,
+                $garden->promises, $plantings, $notes, self::climate($seed)));
+            self::assertTrue((new Validator())->validate(json_decode($json), (string) file_get_contents(self::SCHEMA))->isValid(),
+                'the schema knows it');
             $this->garden = $this->keep($json);
 
             self::assertSame(self::sorted($json), self::sorted($this->exported()));
@@ -117,12 +123,18 @@ final class GardenFileTest extends AppCase
         yield 'less than nothing' => ['promises.0.quantity', -1, 'promises[0].quantity', 'number from 0'];
         yield 'promised twice' => ['promises.1.day', '2026-06-03', 'promises[1].day', 'already'];
         yield 'ready before it is sown' => ['plantings.0.ready', '2025-01-01', 'plantings[0].ready', 'in order'];
-        yield 'a planting twice' => ['plantings', array_merge((array) SmallGarden::values()['plantings'], (array) SmallGarden::values()['plantings']), 'plantings[1].key', 'every planting needs a key of its own'];
+        yield 'a planting twice' => ['plantings', array_merge((array) SmallGarden::values()['plantings'],
+            (array) SmallGarden::values()['plantings']), 'plantings[1].key', 'every planting needs a key of its own'];
         yield 'a planting in the wrong place' => ['plantings.0.pieces.0.bed', 'T1', 'plantings[0].pieces[0].bed', 'planting is for field'];
-        yield 'eleven months' => ['climate', ['timed_by' => 'heat-and-light', 'months' => ['min_c' => array_fill(0, 11, 0.0), 'max_c' => array_fill(0, 11, 9.0), 'rain_mm' => array_fill(0, 11, 50.0)], 'readings' => []], 'climate.months', 'December has no values'];
-        yield 'a record of a day' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [['2025-01-01', 1, 5, null]], 'readings' => []], 'climate.record', 'At least a whole year'];
-        yield 'a reading upside down' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [], 'readings' => [['2025-01-01', 9, 5, null]]], 'climate.readings[0]', 'must be a day, a minimum and a maximum'];
-        yield 'timed by the moon' => ['climate', ['timed_by' => 'moon', 'record' => [], 'readings' => []], 'climate.timed_by', 'must be heat-and-light or catalogue-days'];
+        yield 'eleven months' => ['climate', ['timed_by' => 'heat-and-light', 'months' => ['min_c' => array_fill(0, 11, 0.0),
+            'max_c' => array_fill(0, 11, 9.0), 'rain_mm' => array_fill(0, 11, 50.0)], 'readings' => []], 'climate.months',
+            'December has no values'];
+        yield 'a record of a day' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [['2025-01-01', 1, 5, null]],
+            'readings' => []], 'climate.record', 'At least a whole year'];
+        yield 'a reading upside down' => ['climate', ['timed_by' => 'heat-and-light', 'record' => [],
+            'readings' => [['2025-01-01', 9, 5, null]]], 'climate.readings[0]', 'must be a day, a minimum and a maximum'];
+        yield 'timed by the moon' => ['climate', ['timed_by' => 'moon', 'record' => [], 'readings' => []], 'climate.timed_by',
+            'must be heat-and-light or catalogue-days'];
         yield 'a list that is none' => ['beds', 'many', 'beds', 'must be a list'];
     }
 
@@ -130,10 +142,12 @@ final class GardenFileTest extends AppCase
     public function testAFaultNamesThePlaceAndWhatWouldBeRight(string $path, mixed $value, string $place, string $message): void
     {
         try {
-            $this->service(GardenReader::class)->read(json_encode(self::with(SmallGarden::values(), explode('.', $path), $value), \JSON_THROW_ON_ERROR));
+            $this->service(GardenReader::class)->read(json_encode(self::with(SmallGarden::values(), explode('.', $path), $value),
+                \JSON_THROW_ON_ERROR));
             self::fail('The file was taken.');
         } catch (UnusableFile $bad) {
-            $found = array_filter($bad->faults, static fn (array $f): bool => $f['path'] === $place && str_contains($f['message'], $message));
+            $found = array_filter($bad->faults, static fn (array $f): bool => $f['path'] === $place && str_contains($f['message'],
+                $message));
             self::assertNotSame([], $found, print_r($bad->faults, true));
         }
     }
@@ -166,8 +180,10 @@ final class GardenFileTest extends AppCase
 
         return match ($seed % 3) {
             0 => null,
-            1 => PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH, 0 === $seed % 2, $days->since(Day::parse('2025-11-01')->number)),
-            default => PlaceClimate::fromRecord($days, Larkspur::NORTH, 0 === $seed % 2, $days->since(Day::parse('2025-12-01')->number)->later(40)),
+            1 => PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH, 0 === $seed % 2,
+                $days->since(Day::parse('2025-11-01')->number)),
+            default => PlaceClimate::fromRecord($days, Larkspur::NORTH, 0 === $seed % 2,
+                $days->since(Day::parse('2025-12-01')->number)->later(40)),
         };
     }
 

@@ -19,7 +19,8 @@ final class TemperPageTest extends AppCase
     {
         $before = $this->snapshot()->beds;
         $form = $this->browser->request('GET', $this->path('/bed/A1/temper'))->selectButton('Keep')->form();
-        $this->browser->submit($form, ['wetness' => 'wet', 'warmth' => 'late', 'weeds' => 'few', 'shade' => 'none', 'pan' => '22 cm', 'family' => 'Daisy', 'until' => '2030-01-01', 'why' => 'white mould']);
+        $this->browser->submit($form, ['wetness' => 'wet', 'warmth' => 'late', 'weeds' => 'few', 'shade' => 'none', 'pan' => '22 cm',
+            'family' => 'Daisy', 'until' => '2030-01-01', 'why' => 'white mould']);
         self::assertResponseStatusCodeSame(303);
         $bed = $this->snapshot()->bedsByName()['A1'];
         self::assertEquals(new Temper('wet', 'late', 'few', 'none', 220, true), $bed->temper);
@@ -45,8 +46,12 @@ final class TemperPageTest extends AppCase
     public function testWhatIsNotClearIsToldAtItsField(): void
     {
         $before = md5($this->everything());
-        $fields = ['wetness' => 'fair', 'warmth' => 'fair', 'weeds' => 'few', 'shade' => 'none', 'pan' => '', 'family' => '', 'until' => ''];
-        foreach ([[['wetness' => 'swampy'], 'choose one of the list'], [['pan' => 'deep'], 'deep'], [['family' => 'Dragons', 'until' => '2030-01-01'], 'choose one of the list'], [['family' => 'Onion', 'until' => '2020-01-01'], 'has gone by'], [['family' => 'Onion', 'until' => '2030-02-31'], 'does not exist']] as [$typed, $message]) {
+        $fields = ['wetness' => 'fair', 'warmth' => 'fair', 'weeds' => 'few', 'shade' => 'none', 'pan' => '', 'family' => '',
+            'until' => ''];
+        foreach ([[['wetness' => 'swampy'], 'choose one of the list'], [['pan' => 'deep'], 'deep'],
+            [['family' => 'Dragons', 'until' => '2030-01-01'], 'choose one of the list'],
+            [['family' => 'Onion', 'until' => '2020-01-01'], 'has gone by'], [['family' => 'Onion', 'until' => '2030-02-31'],
+            'does not exist']] as [$typed, $message]) {
             $this->post($this->path('/bed/A1/temper'), [...$fields, ...$typed]);
             self::assertResponseStatusCodeSame(422, $message);
             self::assertStringContainsString($message, $this->text());

@@ -21,7 +21,8 @@ final class ChangeLogTest extends AppCase
 
         self::assertSame('Renamed', $change->words);
         self::assertCount(1, $change->images);
-        self::assertSame(['Little Rill', 'Another name'], [$change->images[0]['before']['name'] ?? null, $change->images[0]['after']['name'] ?? null]);
+        self::assertSame(['Little Rill', 'Another name'], [$change->images[0]['before']['name'] ?? null,
+            $change->images[0]['after']['name'] ?? null]);
     }
 
     public function testNothingChangedIsNoEntry(): void
@@ -56,7 +57,8 @@ final class ChangeLogTest extends AppCase
 
         $this->expectException(\LogicException::class);
         $this->expectExceptionMessage('may not touch another');
-        $this->log()->record($this->garden, $this->grower->id, 'Across', fn () => $this->entities()->persist(new BlockRecord($other, 'Stray', 9)));
+        $this->log()->record($this->garden, $this->grower->id, 'Across', fn () => $this->entities()->persist(new BlockRecord($other,
+            'Stray', 9)));
     }
 
     public function testEntriesAreNumberedPerGarden(): void
@@ -72,12 +74,14 @@ final class ChangeLogTest extends AppCase
 
     private function rename(string $name): void
     {
-        $this->log()->record($this->garden, $this->grower->id, 'Renamed', fn () => $this->entities()->find(GardenRecord::class, $this->garden)?->rename($name));
+        $this->log()->record($this->garden, $this->grower->id, 'Renamed', fn () => $this->entities()->find(GardenRecord::class,
+            $this->garden)?->rename($name));
     }
 
     private function entry(int $number): Change
     {
-        return $this->entities()->getRepository(Change::class)->findOneBy(['gardenId' => $this->garden, 'number' => $number]) ?? throw new \LogicException('There is no such entry.');
+        return $this->entities()->getRepository(Change::class)->findOneBy(['gardenId' => $this->garden, 'number' => $number])
+            ?? throw new \LogicException('There is no such entry.');
     }
 
     private function log(): ChangeLog

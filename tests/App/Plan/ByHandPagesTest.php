@@ -18,7 +18,8 @@ final class ByHandPagesTest extends AppCase
     {
         $this->sow('radish', '2026-04-07');
         $before = $this->everything();
-        $page = $this->browser->request('GET', $this->path('/planting/'.$this->id('radish').'/change?do=move&try=1&when=2026-04-14&bed=A2&from=&until=2026-05-13'));
+        $page = $this->browser->request('GET',
+            $this->path('/planting/'.$this->id('radish').'/change?do=move&try=1&when=2026-04-14&bed=A2&from=&until=2026-05-13'));
         self::assertResponseIsSuccessful();
         self::assertSelectorTextContains('#effect', '14 Apr');
         self::assertSame($before, $this->everything());
@@ -33,13 +34,15 @@ final class ByHandPagesTest extends AppCase
     public function testEachWayToChangeOne(): void
     {
         $this->sow('radish', '2026-04-07');
-        foreach ([['length', ['length' => '10 m']], ['split', ['length' => '4 m']], ['lock', []], ['again', ['when' => '2026-05-05', 'bed' => 'A2']]] as [$do, $fields]) {
+        foreach ([['length', ['length' => '10 m']], ['split', ['length' => '4 m']], ['lock', []],
+            ['again', ['when' => '2026-05-05', 'bed' => 'A2']]] as [$do, $fields]) {
             $this->change($do, $fields);
             self::assertResponseStatusCodeSame(303, $do);
         }
         $radishes = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'radish' === $p->item));
 
-        self::assertSame([['2026-04-07', 4_000, false], ['2026-04-07', 6_000, true], ['2026-05-05', 4_000, true]], array_map(static fn (Planting $p): array => [$p->sow->iso(), $p->length()->millimetres, $p->locked], $radishes));
+        self::assertSame([['2026-04-07', 4_000, false], ['2026-04-07', 6_000, true], ['2026-05-05', 4_000, true]],
+            array_map(static fn (Planting $p): array => [$p->sow->iso(), $p->length()->millimetres, $p->locked], $radishes));
         $this->change('delete', []);
         self::assertCount(2, array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'radish' === $p->item));
     }
@@ -48,7 +51,10 @@ final class ByHandPagesTest extends AppCase
     {
         $this->sow('radish', '2026-04-07');
         $before = $this->everything();
-        foreach ([['move', ['when' => '2026-02-30'], 'does not exist in the calendar'], ['move', ['when' => '2026-04-07', 'bed' => 'A9'], 'There is no bed'], ['length', ['length' => 'rather long'], 'rather long'], ['length', ['length' => '40 m'], 'Bed A1 is 25 m long'], ['split', ['length' => '-1 m'], '-1'], ['again', ['when' => '2025-04-07', 'bed' => 'A2'], 'gone by']] as [$do, $fields, $words]) {
+        foreach ([['move', ['when' => '2026-02-30'], 'does not exist in the calendar'],
+            ['move', ['when' => '2026-04-07', 'bed' => 'A9'], 'There is no bed'], ['length', ['length' => 'rather long'],
+            'rather long'], ['length', ['length' => '40 m'], 'Bed A1 is 25 m long'], ['split', ['length' => '-1 m'], '-1'], ['again',
+            ['when' => '2025-04-07', 'bed' => 'A2'], 'gone by']] as [$do, $fields, $words]) {
             $this->change($do, $fields);
             self::assertContains($this->browser->getResponse()->getStatusCode(), [409, 422], $do);
             self::assertStringContainsString($words, $this->text());
@@ -79,7 +85,8 @@ final class ByHandPagesTest extends AppCase
         $this->join($hand, Role::Hand);
         $this->browser->loginUser($hand);
         $leek = $this->planting('leek');
-        $this->post($this->path('/planting/'.$this->id('leek').'/note'), ['what' => 'picked', 'day' => '2026-03-01', 'length' => '', 'share' => '0.5', 'units' => '60', 'words' => 'frozen ground', 'bed' => '', 'rest' => '', 'seen' => PlantingMark::of($leek)]);
+        $this->post($this->path('/planting/'.$this->id('leek').'/note'), ['what' => 'picked', 'day' => '2026-03-01', 'length' => '',
+            'share' => '0.5', 'units' => '60', 'words' => 'frozen ground', 'bed' => '', 'rest' => '', 'seen' => PlantingMark::of($leek)]);
         self::assertResponseRedirects($this->path('/bed/A3'));
         $this->browser->followRedirect();
         self::assertStringContainsString('frozen ground', $this->text());
@@ -103,7 +110,9 @@ final class ByHandPagesTest extends AppCase
     public function testAWrongNoteIsAskedAboutAtItsField(): void
     {
         $before = $this->everything();
-        foreach ([['what' => 'sown', 'day' => '2026-03-01'], ['what' => 'picked', 'day' => '2026-04-01'], ['what' => 'picked', 'day' => '2026-03-01', 'units' => 'lots'], ['what' => 'lost', 'day' => '2026-03-01', 'length' => '90 m'], ['what' => 'lost', 'day' => '2026-03-01', 'share' => '3']] as $wrong) {
+        foreach ([['what' => 'sown', 'day' => '2026-03-01'], ['what' => 'picked', 'day' => '2026-04-01'],
+            ['what' => 'picked', 'day' => '2026-03-01', 'units' => 'lots'], ['what' => 'lost', 'day' => '2026-03-01',
+            'length' => '90 m'], ['what' => 'lost', 'day' => '2026-03-01', 'share' => '3']] as $wrong) {
             $this->note([...$wrong, 'words' => 'as I typed it']);
             self::assertResponseStatusCodeSame(422);
             self::assertStringContainsString('as I typed it', $this->text());
@@ -113,12 +122,14 @@ final class ByHandPagesTest extends AppCase
 
     public function testByRhythmIsShownThenKept(): void
     {
-        $fields = ['crop' => 'radish', 'where' => 'block:A', 'method' => '', 'every' => '10', 'size' => 'quarter', 'length' => '', 'from' => '2026-04-07', 'until' => '2026-05-07'];
+        $fields = ['crop' => 'radish', 'where' => 'block:A', 'method' => '', 'every' => '10', 'size' => 'quarter', 'length' => '',
+            'from' => '2026-04-07', 'until' => '2026-05-07'];
         $before = $this->everything();
         $this->browser->request('GET', $this->path('/forward?try=1&'.http_build_query($fields)));
         self::assertSelectorTextContains('h2', '4 sowings');
         self::assertSame($before, $this->everything());
-        foreach ([['every' => '0'], ['until' => '2026-04-01'], ['from' => 'soon'], ['where' => 'block:Q'], ['size' => 'length', 'length' => '-2']] as $wrong) {
+        foreach ([['every' => '0'], ['until' => '2026-04-01'], ['from' => 'soon'], ['where' => 'block:Q'],
+            ['size' => 'length', 'length' => '-2']] as $wrong) {
             $this->post($this->path('/forward'), [...$fields, ...$wrong]);
             self::assertResponseStatusCodeSame(422);
         }
@@ -145,7 +156,8 @@ final class ByHandPagesTest extends AppCase
     /** @param array<string, string> $fields */
     private function change(string $do, array $fields, ?string $seen = null): void
     {
-        $this->post($this->path('/planting/'.$this->id('radish').'/change'), [...$fields, 'do' => $do, 'seen' => $seen ?? PlantingMark::of($this->planting('radish'))]);
+        $this->post($this->path('/planting/'.$this->id('radish').'/change'), [...$fields, 'do' => $do,
+            'seen' => $seen ?? PlantingMark::of($this->planting('radish'))]);
     }
 
     /** @param array<string, string> $fields */

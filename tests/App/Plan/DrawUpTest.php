@@ -43,7 +43,8 @@ final class DrawUpTest extends AppCase
     {
         $this->drawUp();
         $once = $this->snapshot()->plantings;
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['lettuce' => [(string) \JollyFurrow\Time\Day::parse('2026-06-03')->number => '90']], 'price' => []]);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01',
+            'q' => ['lettuce' => [(string) \JollyFurrow\Time\Day::parse('2026-06-03')->number => '90']], 'price' => []]);
         $this->drawUp();
 
         self::assertNotEquals($once, $this->snapshot()->plantings);
@@ -79,7 +80,8 @@ final class DrawUpTest extends AppCase
 
     public function testABedThatCarriesAPlantingIsNotTakenFromUnderIt(): void
     {
-        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '1', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field']);
+        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '1', 'length' => '25 m',
+            'width' => '75 cm', 'path' => '45 cm', 'place' => 'field']);
         $this->post($this->path('/beds/past'), ['bed' => 'N1', 'crop' => 'kale', 'cleared' => '2025-10-01', 'from' => '', 'to' => '']);
         $now = $this->snapshot();
         $this->post($this->path('/log/2/take-back'), []);
@@ -120,7 +122,8 @@ final class DrawUpTest extends AppCase
 
     public function testWhatCannotBeServedSaysWhyOnThePlanPage(): void
     {
-        $this->post($this->path('/promises'), ['outlet' => 'stall', 'from' => '2026-03-02', 'q' => ['corn' => [(string) \JollyFurrow\Time\Day::parse('2026-03-21')->number => '10']], 'price' => []]);
+        $this->post($this->path('/promises'), ['outlet' => 'stall', 'from' => '2026-03-02',
+            'q' => ['corn' => [(string) \JollyFurrow\Time\Day::parse('2026-03-21')->number => '10']], 'price' => []]);
         $this->drawUp();
         $this->browser->request('GET', $this->path('/plan'));
 
@@ -137,7 +140,8 @@ final class DrawUpTest extends AppCase
 
         self::assertSame(['radish@2026-04-07#1', true, 6250], [$radish->key, $radish->locked, $radish->length()->millimetres]);
         $this->drawUp();
-        self::assertContains('radish@2026-04-07#1', array_map(static fn (Planting $p): string => $p->key, $this->snapshot()->plantings->all()));
+        self::assertContains('radish@2026-04-07#1', array_map(static fn (Planting $p): string => $p->key,
+            $this->snapshot()->plantings->all()));
         $this->post($this->path('/log/3/take-back'), []);
         $this->post($this->path('/log/2/take-back'), []);
         self::assertEquals($before, $this->snapshot());
@@ -145,9 +149,11 @@ final class DrawUpTest extends AppCase
 
     public function testWhatIsNotPossibleAnyMoreChangesNothing(): void
     {
-        foreach ([['sow' => '2026-01-06'], ['sow' => 'soon'], ['place' => 'heated'], ['method' => 'thrown'], ['item' => 'moonfruit']] as $wrong) {
+        foreach ([['sow' => '2026-01-06'], ['sow' => 'soon'], ['place' => 'heated'], ['method' => 'thrown'],
+            ['item' => 'moonfruit']] as $wrong) {
             $before = $this->everything();
-            $this->post($this->path('/plan/one-more'), [...['item' => 'radish', 'sow' => '2026-04-07', 'place' => 'field', 'method' => 'sown'], ...$wrong]);
+            $this->post($this->path('/plan/one-more'), [...['item' => 'radish', 'sow' => '2026-04-07', 'place' => 'field',
+                'method' => 'sown'], ...$wrong]);
 
             self::assertResponseRedirects($this->path('/plan'));
             self::assertSame($before, $this->everything());
@@ -163,7 +169,8 @@ final class DrawUpTest extends AppCase
 
     private function promise(string $quantity): void
     {
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-29', 'q' => ['corn' => [(string) \JollyFurrow\Time\Day::parse('2026-07-01')->number => $quantity]], 'price' => []]);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-29',
+            'q' => ['corn' => [(string) \JollyFurrow\Time\Day::parse('2026-07-01')->number => $quantity]], 'price' => []]);
         self::assertResponseStatusCodeSame(303);
     }
 }

@@ -30,7 +30,8 @@ final class DrawingTest extends AppCase
         $scale = Scale::from(Day::parse('2026-03-01'), 52);
 
         self::assertSame(0.0, $scale->x(Day::parse('2026-02-23')->number));
-        self::assertEqualsWithDelta(Scale::WEEK, $scale->x(Day::parse('2026-03-09')->number) - $scale->x(Day::parse('2026-03-02')->number), 0.05);
+        self::assertEqualsWithDelta(Scale::WEEK,
+            $scale->x(Day::parse('2026-03-09')->number) - $scale->x(Day::parse('2026-03-02')->number), 0.05);
         self::assertSame($scale->width(), $scale->x(Day::parse('2030-01-01')->number));
     }
 
@@ -61,7 +62,8 @@ final class DrawingTest extends AppCase
         foreach ($this->service(SupplyStrip::class)->free($garden, PlaceType::Field, Scale::from(Day::parse('2026-03-01'), 52)) as $week) {
             $busiest = 0.0;
             for ($day = $week['monday']->number; $day < $week['monday']->number + 7; ++$day) {
-                $standing = array_filter($garden->plantings->all(), static fn (Planting $p): bool => $p->bedStart->number <= $day && $day <= $p->clear->number);
+                $standing = array_filter($garden->plantings->all(), static fn (Planting $p): bool => $p->bedStart->number <= $day
+                    && $day <= $p->clear->number);
                 $busiest = max($busiest, array_sum(array_map(static fn (Planting $p): float => $p->length()->metres(), $standing)));
             }
             self::assertEqualsWithDelta(75.0 - $busiest, $week['free'], 1e-6, $week['label']);
@@ -71,8 +73,10 @@ final class DrawingTest extends AppCase
     /** Lettuce for the mix is there, arugula is not: no bag of the mix can be filled. With both, all can. */
     public function testSupplyOfAMixIsItsScarcestPart(): void
     {
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['mix' => [(string) Day::parse('2026-06-03')->number => '10']], 'price' => []]);
-        $this->post($this->path('/plan/one-more'), ['item' => 'lettuce-leaf', 'sow' => '2026-05-01', 'place' => 'field', 'method' => 'sown']);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01',
+            'q' => ['mix' => [(string) Day::parse('2026-06-03')->number => '10']], 'price' => []]);
+        $this->post($this->path('/plan/one-more'), ['item' => 'lettuce-leaf', 'sow' => '2026-05-01', 'place' => 'field',
+            'method' => 'sown']);
         [$lettuce, $bags] = $this->servedOfTheMix();
         self::assertSame([11, 0.0], [$lettuce, $bags]);
 
@@ -83,7 +87,8 @@ final class DrawingTest extends AppCase
     /** @return array{int, float} units of lettuce served, bags of the mix covered */
     private function servedOfTheMix(): array
     {
-        $stand = Standpoint::of($this->garden, $this->service(\App\Store\Snapshot::class), $this->service(Planner::class), $this->service(CropBook::class));
+        $stand = Standpoint::of($this->garden, $this->service(\App\Store\Snapshot::class), $this->service(Planner::class),
+            $this->service(CropBook::class));
         $weeks = $this->service(SupplyStrip::class)->weeks($stand->garden, $stand->plan, $stand->garden->products[1]);
         self::assertCount(1, $weeks);
         self::assertSame(10.0, $weeks[0]['served'] + $weeks[0]['short']);
@@ -93,7 +98,8 @@ final class DrawingTest extends AppCase
 
     public function testBarsStandOnTheBaseAndReachThePromise(): void
     {
-        $weeks = [['monday' => Day::parse('2026-06-01'), 'label' => '2026-W23', 'promised' => 40.0, 'served' => 30.0, 'short' => 10.0], ['monday' => Day::parse('2026-06-08'), 'label' => '2026-W24', 'promised' => 20.0, 'served' => 20.0, 'short' => 0.0]];
+        $weeks = [['monday' => Day::parse('2026-06-01'), 'label' => '2026-W23', 'promised' => 40.0, 'served' => 30.0, 'short' => 10.0],
+            ['monday' => Day::parse('2026-06-08'), 'label' => '2026-W24', 'promised' => 20.0, 'served' => 20.0, 'short' => 0.0]];
         $drawing = $this->service(SupplyStrip::class)->drawing($weeks, Scale::from(Day::parse('2026-03-01'), 52));
         $bars = $drawing['bars'];
 
@@ -103,9 +109,11 @@ final class DrawingTest extends AppCase
     /** By heat and light a ridge rises fast in warm weeks and slowly in cold ones; the even one is a straight slope. */
     public function testARidgeRisesAsTheCropDevelops(): void
     {
-        $planting = $this->snapshot()->plantings->all()[0]->but(dates: new Dates(Day::parse('2026-07-20'), Day::parse('2026-08-01'), Day::parse('2026-07-28'), Day::parse('2026-11-10'), Day::parse('2026-12-01')));
+        $planting = $this->snapshot()->plantings->all()[0]->but(dates: new Dates(Day::parse('2026-07-20'), Day::parse('2026-08-01'),
+            Day::parse('2026-07-28'), Day::parse('2026-11-10'), Day::parse('2026-12-01')));
         $ridge = function (?Ripening $ripening) use ($planting): array {
-            $strip = Strip::of($planting, $planting->pieces[0], 25_000, $this->service(CropBook::class)->get('leek'), 'mulch', 'x', Scale::from(Day::parse('2026-03-01'), 52), [], false, $ripening);
+            $strip = Strip::of($planting, $planting->pieces[0], 25_000, $this->service(CropBook::class)->get('leek'), 'mulch', 'x',
+                Scale::from(Day::parse('2026-03-01'), 52), [], false, $ripening);
             preg_match_all('/[ML]([\d.]+) ([\d.]+)/', $strip->ridge, $points);
 
             return array_map(floatval(...), $points[2]);
@@ -125,7 +133,8 @@ final class DrawingTest extends AppCase
 
         self::assertIsArray($axis['frost']);
         self::assertSame([true, false, false, true], array_column($axis['frost'], 'likely'));
-        self::assertSame(['Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec', 'Jan', 'Feb'], array_map(static fn (MonthTick $tick): string => $tick->label, $scale->months()));
+        self::assertSame(['Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec', 'Jan', 'Feb'],
+            array_map(static fn (MonthTick $tick): string => $tick->label, $scale->months()));
         self::assertIsArray($axis['weeks']);
         self::assertContains('52', array_column($axis['weeks'], 'label'));
     }
@@ -141,6 +150,7 @@ final class DrawingTest extends AppCase
         $crop = $this->service(CropBook::class)->get('leek');
         $scale = Scale::from(Day::parse('2025-03-01'), 104);
 
-        return array_map(static fn (array $p): Strip => Strip::of($planting, \JollyFurrow\Land\Stretch::of('A3', $p[0], $p[1]), 25_000, $crop, 'mulch', 'x', $scale, [], false), $pieces);
+        return array_map(static fn (array $p): Strip => Strip::of($planting, \JollyFurrow\Land\Stretch::of('A3', $p[0], $p[1]), 25_000,
+            $crop, 'mulch', 'x', $scale, [], false), $pieces);
     }
 }

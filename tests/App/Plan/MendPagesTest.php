@@ -37,7 +37,10 @@ final class MendPagesTest extends AppCase
     {
         $values = SmallGarden::values();
         \assert(\is_array($values['plantings']));
-        $values['plantings'][] = ['key' => 'radish@2026-05-05#1', 'item' => 'radish', 'method' => 'sown', 'place' => 'field', 'recipe' => 'compost-mulch', 'sow' => '2026-05-05', 'ground' => '2026-05-05', 'bed_start' => '2026-04-30', 'ready' => '2026-06-04', 'clear' => '2026-06-10', 'per_metre' => 11.0, 'standing' => 'planned', 'locked' => false, 'remarks' => [], 'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 6250, 'width_share' => 1.0]]];
+        $values['plantings'][] = ['key' => 'radish@2026-05-05#1', 'item' => 'radish', 'method' => 'sown', 'place' => 'field',
+            'recipe' => 'compost-mulch', 'sow' => '2026-05-05', 'ground' => '2026-05-05', 'bed_start' => '2026-04-30',
+            'ready' => '2026-06-04', 'clear' => '2026-06-10', 'per_metre' => 11.0, 'standing' => 'planned', 'locked' => false,
+            'remarks' => [], 'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 6250, 'width_share' => 1.0]]];
         $this->garden = $this->keep(json_encode($values, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)['radish@2026-05-05#1'];
         $this->browser->request('GET', $this->path('/planting/'.$id));
@@ -50,7 +53,8 @@ final class MendPagesTest extends AppCase
     public function testWhatWishesCostAndRulesThatContradictAreShown(): void
     {
         $form = $this->browser->request('GET', $this->path('/rules'))->selectButton('Keep the rules')->form();
-        $this->browser->submit($form, ['off_what_0' => 'lettuce-head', 'off_where_0' => 'A', 'off_what_1' => 'lettuce-head', 'off_where_1' => 'T1', 'lengths' => 'whole']);
+        $this->browser->submit($form, ['off_what_0' => 'lettuce-head', 'off_where_0' => 'A', 'off_what_1' => 'lettuce-head',
+            'off_where_1' => 'T1', 'lengths' => 'whole']);
         self::assertResponseStatusCodeSame(303);
         $this->browser->request('GET', $this->path('/plan'));
         self::assertStringContainsString('kept off every bed it could stand on', $this->text());

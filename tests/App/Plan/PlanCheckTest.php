@@ -58,9 +58,11 @@ final class PlanCheckTest extends KernelTestCase
         for ($seed = 101; $seed <= 110; ++$seed) {
             $g = RandomGarden::of($seed);
             $south = 0 === $seed % 2;
-            $place = $south ? new Place('There', -Larkspur::NORTH, 300, $g->place->lastFrost->halfAYearLater(), $g->place->firstFrost->halfAYearLater()) : $g->place;
+            $place = $south ? new Place('There', -Larkspur::NORTH, 300, $g->place->lastFrost->halfAYearLater(),
+                $g->place->firstFrost->halfAYearLater()) : $g->place;
             $months = Larkspur::months($south ? -Larkspur::NORTH : Larkspur::NORTH);
-            $garden = new Garden($g->name, $g->today, $place, $g->settings, $g->blocks, $g->beds, $g->history, $g->outlets, $g->products, $g->promises, [], [], PlaceClimate::fromMonths($months, $place->latitude));
+            $garden = new Garden($g->name, $g->today, $place, $g->settings, $g->blocks, $g->beds, $g->history, $g->outlets,
+                $g->products, $g->promises, [], [], PlaceClimate::fromMonths($months, $place->latitude));
 
             self::assertNotNull($garden->timing());
             self::assertSame([], $this->words(...$this->files($garden)), 'seed '.$seed);
@@ -88,7 +90,8 @@ final class PlanCheckTest extends KernelTestCase
     {
         $planted = array_unique(array_map(static fn (array $case): string => $case[0]->value, array_values([...self::faults()])));
 
-        self::assertSame([], array_values(array_diff(array_map(static fn (FaultKind $k): string => $k->value, FaultKind::cases()), $planted)));
+        self::assertSame([], array_values(array_diff(array_map(static fn (FaultKind $k): string => $k->value, FaultKind::cases()),
+            $planted)));
     }
 
     /** @return iterable<string, array{FaultKind, callable}> */
@@ -116,17 +119,23 @@ final class PlanCheckTest extends KernelTestCase
         yield 'bed taken too late' => [FaultKind::BedNotReady, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings.0.bed_start', self::peek($p, 'plantings.0.ground'))]];
         yield 'ready too early' => [FaultKind::WrongReady, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings.0.ready', self::peek($p, 'plantings.0.ground'))]];
         yield 'stands too long' => [FaultKind::PastItsHold, $plan('plantings.0.clear', '2026-09-30')];
-        yield 'frost first' => [FaultKind::Frosted, static fn (array $g, array $p): array => [$g, self::changed(self::changed(self::changed($p, 'plantings.0.item', 'corn'), 'plantings.0.method', 'sown'), 'plantings.0.clear', '2026-11-20')]];
+        yield 'frost first' => [FaultKind::Frosted, static fn (array $g, array $p): array => [$g, self::changed(self::changed(self::changed($p, 'plantings.0.item', 'corn'), 'plantings.0.method', 'sown'),
+            'plantings.0.clear', '2026-11-20')]];
         yield 'too good a yield' => [FaultKind::WrongYield, $plan('plantings.0.per_metre', 40.0)];
         yield 'on no bed' => [FaultKind::NoGround, $plan('plantings.0.pieces', [])];
         yield 'on a bed that is not there' => [FaultKind::NoSuchBed, $plan('plantings.0.pieces.0.bed', 'Q7')];
         yield 'beyond the bed' => [FaultKind::BeyondBed, $plan('plantings.0.pieces.0.to_mm', 26000)];
         yield 'in the tunnel' => [FaultKind::WrongPlace, $plan('plantings.0.pieces.0.bed', 'T1')];
-        yield 'a family in quarantine' => [FaultKind::Quarantined, static fn (array $g, array $p): array => [self::changed($g, 'beds', array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []), 'quarantine' => [['family' => 'Daisy', 'until' => '2029-12-31', 'why' => '']]], self::list($g, 'beds'))), $p]];
-        yield 'on a resting bed' => [FaultKind::Resting, static fn (array $g, array $p): array => [self::changed($g, 'settings.plan_rules.resting', array_map(static fn (mixed $bed): array => ['bed' => \is_array($bed) ? $bed['name'] : '', 'from' => '2026-01-01', 'to' => '2026-12-31', 'why' => ''], self::list($g, 'beds'))), $p]];
-        yield 'where it is not to be' => [FaultKind::NotHere, $garden('settings.plan_rules.not_here', [['what' => 'Daisy', 'where' => 'A', 'why' => ''], ['what' => 'Daisy', 'where' => 'T', 'why' => '']])];
-        yield 'on a reserve bed' => [FaultKind::OnReserve, static fn (array $g, array $p): array => [self::changed($g, 'settings.plan_rules.reserve_beds', array_map(static fn (mixed $bed): mixed => \is_array($bed) ? $bed['name'] : '', self::list($g, 'beds'))), $p]];
-        yield 'corn of two kinds in flower at once' => [FaultKind::TooNearInFlower, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'one', 'item' => 'corn'], [...self::list($p, 'plantings.0'), 'key' => 'other', 'item' => 'corn', 'variety' => 'corn-supersweet']])]];
+        yield 'a family in quarantine' => [FaultKind::Quarantined, static fn (array $g, array $p): array => [self::changed($g, 'beds', array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []),
+            'quarantine' => [['family' => 'Daisy', 'until' => '2029-12-31', 'why' => '']]], self::list($g, 'beds'))), $p]];
+        yield 'on a resting bed' => [FaultKind::Resting, static fn (array $g, array $p): array => [self::changed($g, 'settings.plan_rules.resting', array_map(static fn (mixed $bed): array => ['bed' => \is_array($bed)
+            ? $bed['name'] : '', 'from' => '2026-01-01', 'to' => '2026-12-31', 'why' => ''], self::list($g, 'beds'))), $p]];
+        yield 'where it is not to be' => [FaultKind::NotHere, $garden('settings.plan_rules.not_here',
+            [['what' => 'Daisy', 'where' => 'A', 'why' => ''], ['what' => 'Daisy', 'where' => 'T', 'why' => '']])];
+        yield 'on a reserve bed' => [FaultKind::OnReserve, static fn (array $g, array $p): array => [self::changed($g, 'settings.plan_rules.reserve_beds', array_map(static fn (mixed $bed): mixed => \is_array($bed)
+            ? $bed['name'] : '', self::list($g, 'beds'))), $p]];
+        yield 'corn of two kinds in flower at once' => [FaultKind::TooNearInFlower, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'one',
+            'item' => 'corn'], [...self::list($p, 'plantings.0'), 'key' => 'other', 'item' => 'corn', 'variety' => 'corn-supersweet']])]];
         yield 'two on one stretch' => [FaultKind::GroundTaken, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'another']])]];
         yield 'a need left out' => [FaultKind::NeedMissing, static fn (array $g, array $p): array => [$g, self::changed($p, 'supply.0.days', \array_slice(self::list($p, 'supply.0.days'), 1))]];
         yield 'a need made smaller' => [FaultKind::NeedWrong, $plan('supply.0.days.0.promised', 3)];
@@ -137,7 +146,8 @@ final class PlanCheckTest extends KernelTestCase
         yield 'served by what is too young' => [FaultKind::TooEarlyOrTooOld, static fn (array $g, array $p): array => [$g, self::changed(self::changed($p, 'plantings.0.ready', '2026-08-01'), 'plantings.0.clear', '2026-08-10')]];
         yield 'served by too short a row' => [FaultKind::MoreThanItGives, $plan('plantings.0.pieces.0.to_mm', 300)];
         yield 'a shortage kept quiet' => [FaultKind::ShortageHidden, static fn (array $g, array $p): array => [$g, self::changed(self::changed($p, 'supply.0.days.0.served', 0), 'supply.0.days.0.from', [])]];
-        yield 'a shortage made up' => [FaultKind::ShortageUnknown, $plan('short', [['item' => 'lettuce-head', 'outlet' => 'stall', 'day' => '2026-06-06', 'units' => 4]])];
+        yield 'a shortage made up' => [FaultKind::ShortageUnknown,
+            $plan('short', [['item' => 'lettuce-head', 'outlet' => 'stall', 'day' => '2026-06-06', 'units' => 4]])];
         yield 'a share made better' => [FaultKind::ShareWrong, $plan('promises_kept', 0.5)];
         yield 'cheaper than it is' => [FaultKind::CostWrong, $plan('costs.0.plantings_cents', 1.0)];
     }
@@ -184,9 +194,11 @@ final class PlanCheckTest extends KernelTestCase
     private function files(Garden $garden): array
     {
         $planner = $this->service(Planner::class);
-        $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class), $this->service(Sayer::class)))->of($garden, $planner->draw($garden));
+        $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class),
+            $this->service(Sayer::class)))->of($garden, $planner->draw($garden));
         /** @var array{array<string, mixed>, array<string, mixed>} $files */
-        $files = [json_decode($this->service(GardenWriter::class)->write($garden), true), json_decode(json_encode($plan, \JSON_THROW_ON_ERROR), true)];
+        $files = [json_decode($this->service(GardenWriter::class)->write($garden), true),
+            json_decode(json_encode($plan, \JSON_THROW_ON_ERROR), true)];
 
         return $files;
     }

@@ -24,7 +24,8 @@ final class PlanCommandTest extends TestCase
 
     public function testShortIsOneWithReasons(): void
     {
-        [$code, $out] = self::furrow(json_encode([...SmallGarden::values(), 'promises' => [['outlet' => 'stall', 'product' => 'corn', 'day' => '2026-03-21', 'quantity' => 5]]], \JSON_THROW_ON_ERROR));
+        [$code, $out] = self::furrow(json_encode([...SmallGarden::values(), 'promises' => [['outlet' => 'stall', 'product' => 'corn',
+            'day' => '2026-03-21', 'quantity' => 5]]], \JSON_THROW_ON_ERROR));
 
         self::assertSame(1, $code);
         self::assertStringContainsString('"reason": "no-sowing"', $out);
@@ -49,7 +50,9 @@ final class PlanCommandTest extends TestCase
     /** @return array{int, string, string} exit code, standard output, standard error */
     private static function furrow(string $input, string $file = '-'): array
     {
-        $process = proc_open([\PHP_BINARY, \dirname(__DIR__, 3).'/bin/furrow', 'plan', $file], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, null, ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'PATH' => (string) getenv('PATH'), 'JOLLY_FURROW_DATA' => \dirname(__DIR__, 3).'/var/test-data', 'APP_SECRET' => 'x']);
+        $process = proc_open([\PHP_BINARY, \dirname(__DIR__, 3).'/bin/furrow', 'plan', $file], [['pipe', 'r'], ['pipe', 'w'],
+            ['pipe', 'w']], $pipes, null, ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'PATH' => (string) getenv('PATH'),
+            'JOLLY_FURROW_DATA' => \dirname(__DIR__, 3).'/var/test-data', 'APP_SECRET' => 'x']);
         self::assertIsResource($process);
         fwrite($pipes[0], $input);
         fclose($pipes[0]);

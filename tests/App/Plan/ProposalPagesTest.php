@@ -61,13 +61,15 @@ final class ProposalPagesTest extends AppCase
         $this->draw();
         $this->post($this->path('/proposal'), ['all' => '1']);
         $day = Day::parse('2026-06-03')->number;
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['lettuce' => [$day => '', $day + 7 => '', $day + 14 => '']]]);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01',
+            'q' => ['lettuce' => [$day => '', $day + 7 => '', $day + 14 => '']]]);
         $this->draw();
         $goes = array_values(array_filter($this->open(), static fn (ProposedChange $c): bool => null !== $c->old));
         self::assertNotSame([], $goes);
         $planting = $goes[0]->old;
         self::assertInstanceOf(Planting::class, $planting);
-        $this->post($this->path('/planting/'.$this->service(Snapshot::class)->plantingIds($this->garden)[$planting->key].'/change'), ['do' => 'lock', 'seen' => PlantingMark::of($planting)]);
+        $this->post($this->path('/planting/'.$this->service(Snapshot::class)->plantingIds($this->garden)[$planting->key].'/change'),
+            ['do' => 'lock', 'seen' => PlantingMark::of($planting)]);
         $this->browser->request('GET', $this->path('/proposal'));
         self::assertStringContainsString('It was changed since this was drawn up', $this->text());
 
@@ -81,7 +83,8 @@ final class ProposalPagesTest extends AppCase
     {
         $this->draw();
         $fresh = $this->open()[0]->planting();
-        $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'date', 'length'], 'cell' => [[$fresh->pieces[0]->bed, 'garlic', 'planted 1 March', '25 m']]]);
+        $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'date', 'length'],
+            'cell' => [[$fresh->pieces[0]->bed, 'garlic', 'planted 1 March', '25 m']]]);
         self::assertResponseStatusCodeSame(303);
         $before = $this->everything();
         $this->post($this->path('/proposal'), ['all' => '1']);
@@ -93,9 +96,11 @@ final class ProposalPagesTest extends AppCase
 
     public function testByProductAndByBlock(): void
     {
-        $this->post($this->path('/promises'), ['outlet' => 'stall', 'from' => '2026-08-03', 'q' => ['corn' => [Day::parse('2026-08-08')->number => '30']]]);
+        $this->post($this->path('/promises'), ['outlet' => 'stall', 'from' => '2026-08-03',
+            'q' => ['corn' => [Day::parse('2026-08-08')->number => '30']]]);
         $this->draw('product:corn');
-        self::assertSame(['corn'], array_values(array_unique(array_map(static fn (ProposedChange $c): string => $c->planting()->item, $this->open()))));
+        self::assertSame(['corn'], array_values(array_unique(array_map(static fn (ProposedChange $c): string => $c->planting()->item,
+            $this->open()))));
         $this->draw('block:T');
         self::assertSame(['T1'], array_values(array_unique(array_map(static fn (ProposedChange $c): string => $c->planting()->pieces[0]->bed, $this->open()))));
     }

@@ -23,7 +23,8 @@ final class RulesPageTest extends AppCase
     public function testRulesAreKeptShownAndTakenBack(): void
     {
         $typed = [
-            'school' => 'both', 'lengths' => 'halves', 'full_trays' => '1', 'most_sowings' => '2', 'reserve' => '10', 'reserve_way' => 'extra', 'reserve_beds' => 'a2',
+            'school' => 'both', 'lengths' => 'halves', 'full_trays' => '1', 'most_sowings' => '2', 'reserve' => '10',
+                'reserve_way' => 'extra', 'reserve_beds' => 'a2',
             'recipe_0' => 'tarp-shallow-till', 'paths_0' => 'living', 'families_0' => 'cabbage, Legume',
             'rest_bed_0' => 'A1', 'rest_from_0' => '2026-09-01', 'rest_to_0' => '2027-04-30', 'rest_why_0' => 'clover year',
             'off_what_0' => 'Cabbage', 'off_where_0' => 'A2', 'off_why_0' => 'found clubroot',
@@ -34,10 +35,14 @@ final class RulesPageTest extends AppCase
         self::assertResponseStatusCodeSame(303);
         $rules = $this->rules();
 
-        self::assertSame([SuccessionSchool::Both, Lengths::Halves, true, 2, 0.1, ReserveWay::Extra, ['A2']], [$rules->school, $rules->lengths, $rules->fullTrays, $rules->mostSowings, $rules->reserve, $rules->reserveWay, $rules->reserveBeds]);
-        self::assertSame(['tarp-shallow-till', Paths::Living, ['Cabbage', 'Legume']], [$rules->block('A')->recipe, $rules->block('A')->paths, $rules->block('A')->families]);
+        self::assertSame([SuccessionSchool::Both, Lengths::Halves, true, 2, 0.1, ReserveWay::Extra, ['A2']],
+            [$rules->school, $rules->lengths, $rules->fullTrays, $rules->mostSowings, $rules->reserve, $rules->reserveWay,
+            $rules->reserveBeds]);
+        self::assertSame(['tarp-shallow-till', Paths::Living, ['Cabbage', 'Legume']], [$rules->block('A')->recipe,
+            $rules->block('A')->paths, $rules->block('A')->families]);
         self::assertSame(['2027-04-30', 'clover year'], [$rules->resting['A1'][0]->days->last()->iso(), $rules->resting['A1'][0]->why]);
-        self::assertSame([Method::Transplanted, Keeping::Store, [['cabbage'], ['root', 'leaf']], 3500.0], [$rules->methods['leek'], $rules->keeping['carrot-storage'], $rules->cycle, $rules->weights->gap]);
+        self::assertSame([Method::Transplanted, Keeping::Store, [['cabbage'], ['root', 'leaf']], 3500.0], [$rules->methods['leek'],
+            $rules->keeping['carrot-storage'], $rules->cycle, $rules->weights->gap]);
         $page = $this->browser->request('GET', $this->path('/rules'));
         self::assertSame('Cabbage, Legume', $page->filter('input[name="families_0"]')->attr('value'));
         self::assertEquals($rules, $this->service(GardenReader::class)->read((new GardenWriter())->write($this->snapshot()))->settings->rules, 'out and in unchanged');
@@ -65,19 +70,23 @@ final class RulesPageTest extends AppCase
         self::assertResponseStatusCodeSame(422);
         self::assertSelectorTextContains('#fault-'.$field, $words);
         self::assertEquals(new PlanRules(), $this->rules());
-        self::assertSame(reset($typed), $this->browser->getCrawler()->filter('[name="'.array_key_first($typed).'"]')->attr('value') ?? reset($typed));
+        self::assertSame(reset($typed), $this->browser->getCrawler()->filter('[name="'.array_key_first($typed).'"]')->attr('value')
+            ?? reset($typed));
     }
 
     /** @return iterable<string, array{array<string, string>, string, string}> */
     public static function faults(): iterable
     {
         yield 'no such bed in reserve' => [['reserve_beds' => 'A1, Q9'], 'reserve_beds', 'There is no bed "Q9"'];
-        yield 'a rest that ends before it begins' => [['rest_bed_0' => 'A1', 'rest_from_0' => '2026-09-01', 'rest_to_0' => '2026-08-01'], 'rest_to_0', 'It ends before it begins'];
-        yield 'no such day' => [['rest_bed_0' => 'A1', 'rest_from_0' => '2026-02-31', 'rest_to_0' => '2026-08-01'], 'rest_from_0', 'does not exist'];
+        yield 'a rest that ends before it begins' => [['rest_bed_0' => 'A1', 'rest_from_0' => '2026-09-01',
+            'rest_to_0' => '2026-08-01'], 'rest_to_0', 'It ends before it begins'];
+        yield 'no such day' => [['rest_bed_0' => 'A1', 'rest_from_0' => '2026-02-31', 'rest_to_0' => '2026-08-01'], 'rest_from_0',
+            'does not exist'];
         yield 'a family nobody knows' => [['families_0' => 'Moonfruit'], 'families_0', 'There is no family "Moonfruit"'];
         yield 'a crop not grown like that' => [['crop_0' => 'carrot', 'method_0' => 'transplanted'], 'method_0', 'not grown like that'];
         yield 'a crop that does not keep' => [['crop_0' => 'radish', 'keeping_0' => 'store'], 'keeping_0', 'does not keep in store'];
-        yield 'a crop twice' => [['crop_0' => 'leek', 'method_0' => 'sown', 'crop_1' => 'leek', 'method_1' => 'transplanted'], 'crop_1', 'stands above already'];
+        yield 'a crop twice' => [['crop_0' => 'leek', 'method_0' => 'sown', 'crop_1' => 'leek', 'method_1' => 'transplanted'], 'crop_1',
+            'stands above already'];
         yield 'a group in two years' => [['cycle_0' => 'root', 'cycle_1' => 'leaf, root'], 'cycle_1', 'stands in two years'];
         yield 'a cycle of one year' => [['cycle_0' => 'root'], 'cycle_0', 'at least two years'];
         yield 'a weight below nought' => [['weight_gap' => '-1'], 'weight_gap', 'from 0 to'];
@@ -88,9 +97,12 @@ final class RulesPageTest extends AppCase
     /** @return iterable<string, array{string, mixed, string}> */
     public static function fileFaults(): iterable
     {
-        yield 'a bed that is not there' => ['resting', [['bed' => 'Q9', 'from' => '2026-09-01', 'to' => '2026-10-01', 'why' => '']], 'resting[0].bed'];
-        yield 'a rest turned round' => ['resting', [['bed' => 'A1', 'from' => '2026-09-01', 'to' => '2026-08-01', 'why' => '']], 'resting[0].to'];
-        yield 'a recipe nobody knows' => ['blocks', [['block' => 'A', 'recipe' => 'by-magic', 'paths' => 'hoed', 'families' => []]], 'blocks[0].recipe'];
+        yield 'a bed that is not there' => ['resting', [['bed' => 'Q9', 'from' => '2026-09-01', 'to' => '2026-10-01', 'why' => '']],
+            'resting[0].bed'];
+        yield 'a rest turned round' => ['resting', [['bed' => 'A1', 'from' => '2026-09-01', 'to' => '2026-08-01', 'why' => '']],
+            'resting[0].to'];
+        yield 'a recipe nobody knows' => ['blocks', [['block' => 'A', 'recipe' => 'by-magic', 'paths' => 'hoed', 'families' => []]],
+            'blocks[0].recipe'];
         yield 'no such way' => ['reserve_way', 'more', 'reserve_way'];
         yield 'a reserve above all' => ['reserve', 1.5, 'reserve'];
         yield 'a bed in reserve that is not there' => ['reserve_beds', ['Q9'], 'reserve_beds'];

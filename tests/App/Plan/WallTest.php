@@ -33,7 +33,8 @@ final class WallTest extends AppCase
     {
         $this->browser->request('GET', $this->path('/wall'), server: ['HTTP_ACCEPT_ENCODING' => 'gzip']);
 
-        self::assertStringContainsString("default-src 'self'", (string) $this->browser->getResponse()->headers->get('Content-Security-Policy'));
+        self::assertStringContainsString("default-src 'self'",
+            (string) $this->browser->getResponse()->headers->get('Content-Security-Policy'));
         self::assertResponseHeaderSame('Content-Encoding', 'gzip');
         self::assertStringContainsString('Season 2026', (string) gzdecode((string) $this->browser->getResponse()->getContent()));
     }

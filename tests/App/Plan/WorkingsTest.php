@@ -49,8 +49,10 @@ final class WorkingsTest extends AppCase
         $garden = $this->service(GardenReader::class)->read((string) file_get_contents(__DIR__.'/../../../demo/garden.json'));
         foreach ($this->service(Planner::class)->draw($garden)->new as $planting) {
             $sheet = PlantingSheet::of($planting, $book->get($planting->item), $garden, $recipes);
-            $hours = array_map(static fn (\JollyFurrow\Preparation\DatedStep $step): Working => $step->hours, (new \JollyFurrow\Preparation\Leads($garden))->dated($recipes->get($planting->recipe), $planting));
-            $all = [$sheet->spots, $sheet->seed->plants, $sheet->seed->cells, $sheet->seed->trays, $sheet->seed->seeds, $sheet->seed->grams, $sheet->compost->working, $sheet->fertiliser, $sheet->yield, ...$sheet->dates, ...$hours];
+            $hours = array_map(static fn (\JollyFurrow\Preparation\DatedStep $step): Working => $step->hours,
+                (new \JollyFurrow\Preparation\Leads($garden))->dated($recipes->get($planting->recipe), $planting));
+            $all = [$sheet->spots, $sheet->seed->plants, $sheet->seed->cells, $sheet->seed->trays, $sheet->seed->seeds,
+                $sheet->seed->grams, $sheet->compost->working, $sheet->fertiliser, $sheet->yield, ...$sheet->dates, ...$hours];
             self::assertCount(2, $sheet->dates, $planting->key);
             foreach (array_filter($all) as $working) {
                 yield $planting->key.': '.$working->sum->value => $working;

@@ -33,7 +33,8 @@ final class BedsPagesTest extends AppCase
         $this->post($this->path('/planting/'.$id.'/late'), ['how' => 'somehow']);
         $this->browser->followRedirect();
         self::assertStringContainsString('no longer', $this->text());
-        $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'begun', 'day' => '2026-03-01', 'seen' => \App\Change\PlantingMark::of($this->planting($key))]);
+        $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'begun', 'day' => '2026-03-01',
+            'seen' => \App\Change\PlantingMark::of($this->planting($key))]);
         self::assertResponseStatusCodeSame(303);
         $this->browser->request('GET', $this->path('/ahead'));
         self::assertStringContainsString('every bed that should be under way is noted as begun', $this->text());
@@ -79,7 +80,8 @@ final class BedsPagesTest extends AppCase
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
         [$planted] = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
-        self::assertSame([true, 25_000, $planted->clear->iso()], [$planted->locked, $planted->length()->millimetres, $planted->ready->iso()]);
+        self::assertSame([true, 25_000, $planted->clear->iso()], [$planted->locked, $planted->length()->millimetres,
+            $planted->ready->iso()]);
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planted->key];
 
         $this->browser->request('GET', $this->path('/planting/'.$id.'?height=80+cm&cover=90'));
@@ -92,7 +94,8 @@ final class BedsPagesTest extends AppCase
 
     public function testKitIsCountedAgainstWhatThereIs(): void
     {
-        $this->post($this->path('/bed/A1/cover'), ['cover' => 'row-cover', 'purpose' => 'frost', 'from' => '2026-03-10', 'to' => '2026-04-20']);
+        $this->post($this->path('/bed/A1/cover'), ['cover' => 'row-cover', 'purpose' => 'frost', 'from' => '2026-03-10',
+            'to' => '2026-04-20']);
         $this->browser->request('GET', $this->path('/ahead'));
         self::assertStringContainsString('Say how much there is', $this->text());
         $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form();
@@ -113,7 +116,8 @@ final class BedsPagesTest extends AppCase
         $json = json_decode($tester->getDisplay(), true);
         $sheet = new Sheet(\is_array($json) ? $json : []);
         $planting = $sheet->parts('plantings')[0];
-        self::assertSame(['compost-mulch', '2026-02-28', 375.0], [$planting->text('recipe'), $planting->parts('steps')[0]->text('day'), $planting->number('compost_litres')]);
+        self::assertSame(['compost-mulch', '2026-02-28', 375.0], [$planting->text('recipe'), $planting->parts('steps')[0]->text('day'),
+            $planting->number('compost_litres')]);
         self::assertSame([0.5, 1.0], array_map(static fn (Sheet $s): float => $s->number('hours'), $planting->parts('steps')));
         self::assertSame('fast-turn', $sheet->parts('late')[0]->text('quicker'));
         file_put_contents($file, '{"format": "other"}');
@@ -127,7 +131,10 @@ final class BedsPagesTest extends AppCase
     {
         $values = SmallGarden::values();
         \assert(\is_array($values['plantings']));
-        $values['plantings'][] = ['key' => 'radish@'.$ground.'#1', 'item' => 'radish', 'method' => 'sown', 'place' => 'field', 'recipe' => 'compost-mulch', 'sow' => $ground, 'ground' => $ground, 'bed_start' => $bedStart, 'ready' => '2026-04-20', 'clear' => '2026-04-26', 'per_metre' => 11.0, 'standing' => 'planned', 'locked' => false, 'remarks' => [], 'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 25000, 'width_share' => 1.0]]];
+        $values['plantings'][] = ['key' => 'radish@'.$ground.'#1', 'item' => 'radish', 'method' => 'sown', 'place' => 'field',
+            'recipe' => 'compost-mulch', 'sow' => $ground, 'ground' => $ground, 'bed_start' => $bedStart, 'ready' => '2026-04-20',
+            'clear' => '2026-04-26', 'per_metre' => 11.0, 'standing' => 'planned', 'locked' => false, 'remarks' => [],
+            'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 25000, 'width_share' => 1.0]]];
         $this->garden = $this->keep(json_encode($values, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
 
         return 'radish@'.$ground.'#1';

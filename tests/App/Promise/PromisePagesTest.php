@@ -50,14 +50,17 @@ final class PromisePagesTest extends AppCase
 
     public function testByAPatternInOneChange(): void
     {
-        $this->post($this->path('/promises/pattern'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'product' => 'lettuce', 'quantity' => '30', 'weeks' => '2', 'first' => '2026-06-01', 'last' => '2026-07-01']);
+        $this->post($this->path('/promises/pattern'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'product' => 'lettuce',
+            'quantity' => '30', 'weeks' => '2', 'first' => '2026-06-01', 'last' => '2026-07-01']);
         self::assertResponseStatusCodeSame(303);
         self::assertSame([30.0, 20.0, 30.0, 30.0], $this->lettuce());
         $this->post($this->path('/log/2/take-back'), []);
         self::assertSame([20.0, 20.0, 20.0], $this->lettuce());
-        foreach ([['quantity' => 'many'], ['weeks' => '0'], ['last' => '2026-05-01'], ['first' => '2026-06-31'], ['product' => 'pears'], ['first' => '2026-06-04', 'last' => '2026-06-05']] as $wrong) {
+        foreach ([['quantity' => 'many'], ['weeks' => '0'], ['last' => '2026-05-01'], ['first' => '2026-06-31'], ['product' => 'pears'],
+            ['first' => '2026-06-04', 'last' => '2026-06-05']] as $wrong) {
             $before = $this->everything();
-            $this->post($this->path('/promises/pattern'), [...['outlet' => 'boxes', 'from' => '2026-06-01', 'product' => 'lettuce', 'quantity' => '30', 'weeks' => '2', 'first' => '2026-06-01', 'last' => '2026-07-01'], ...$wrong]);
+            $this->post($this->path('/promises/pattern'), [...['outlet' => 'boxes', 'from' => '2026-06-01', 'product' => 'lettuce',
+                'quantity' => '30', 'weeks' => '2', 'first' => '2026-06-01', 'last' => '2026-07-01'], ...$wrong]);
             self::assertResponseStatusCodeSame(422);
             self::assertSelectorExists('form[action$=pattern] .fault');
             self::assertSame($before, $this->everything());
@@ -92,13 +95,15 @@ final class PromisePagesTest extends AppCase
      */
     private function type(array $typed, array $was, array $prices = [], array $wasPrices = []): void
     {
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => $typed, 'was' => $was, 'price' => $prices, 'was_price' => $wasPrices]);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => $typed, 'was' => $was,
+            'price' => $prices, 'was_price' => $wasPrices]);
     }
 
     /** @return list<float> lettuce to the boxes by day */
     private function lettuce(): array
     {
-        return array_values(array_map(static fn (Promise $p): float => $p->quantity, array_filter($this->snapshot()->promises, static fn (Promise $p): bool => 'lettuce' === $p->product)));
+        return array_values(array_map(static fn (Promise $p): float => $p->quantity, array_filter($this->snapshot()->promises,
+            static fn (Promise $p): bool => 'lettuce' === $p->product)));
     }
 
     private static function day(string $iso): int

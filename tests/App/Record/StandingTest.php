@@ -23,7 +23,8 @@ final class StandingTest extends AppCase
         self::assertSelectorExists('input[value="planted 20 February"]');
         self::assertSame($before, $this->everything(), 'looking keeps nothing');
 
-        $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'date', 'length'], 'cell' => [['A1', 'radish', 'sown 10 Feb', 'half'], ['A2', 'head lettuce', 'planted 20 February', '5 m']]]);
+        $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'date', 'length'],
+            'cell' => [['A1', 'radish', 'sown 10 Feb', 'half'], ['A2', 'head lettuce', 'planted 20 February', '5 m']]]);
         self::assertResponseRedirects($this->path('/standing'));
         self::assertSame(['leek', 'lettuce-head', 'radish'], $this->items());
         $this->browser->followRedirect();
@@ -35,20 +36,24 @@ final class StandingTest extends AppCase
     public function testOneUnclearRowKeepsThemAllBack(): void
     {
         $before = $this->everything();
-        $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'date', 'length'], 'cell' => [['A1', 'radish', 'sown 10 Feb', 'half'], ['Q9', 'radish', '31 February', '-3 m']]]);
+        $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'date', 'length'],
+            'cell' => [['A1', 'radish', 'sown 10 Feb', 'half'], ['Q9', 'radish', '31 February', '-3 m']]]);
 
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('There is no bed "Q9"', $this->text());
         self::assertStringContainsString('does not exist in the calendar', $this->text());
         self::assertSelectorExists('input[value="31 February"][aria-invalid]');
         self::assertSame($before, $this->everything());
-        $this->post($this->path('/standing'), ['keep' => '1', 'left' => ['1'], 'column' => ['bed', 'crop', 'date', 'length'], 'cell' => [['A1', 'radish', 'sown 10 Feb', 'half'], ['Q9', 'radish', '31 February', '-3 m']]]);
+        $this->post($this->path('/standing'), ['keep' => '1', 'left' => ['1'], 'column' => ['bed', 'crop', 'date', 'length'],
+            'cell' => [['A1', 'radish', 'sown 10 Feb', 'half'], ['Q9', 'radish', '31 February', '-3 m']]]);
         self::assertSame(['leek', 'radish'], $this->items());
     }
 
     public function testBedsThatAreNotThereAreMadeWhenAsked(): void
     {
-        $this->post($this->path('/standing'), ['keep' => '1', 'make' => '1', 'bed_length' => '30 m', 'bed_width' => '80 cm', 'bed_place' => 'field', 'column' => ['bed', 'crop', 'sown'], 'cell' => [['N1', 'radish', '10 Feb'], ['N2', 'radish', '11 Feb']]]);
+        $this->post($this->path('/standing'), ['keep' => '1', 'make' => '1', 'bed_length' => '30 m', 'bed_width' => '80 cm',
+            'bed_place' => 'field', 'column' => ['bed', 'crop', 'sown'], 'cell' => [['N1', 'radish', '10 Feb'],
+            ['N2', 'radish', '11 Feb']]]);
         $beds = $this->snapshot()->bedsByName();
 
         self::assertSame([30_000, 'N'], [$beds['N1']->length->millimetres, $beds['N1']->block]);
@@ -62,7 +67,8 @@ final class StandingTest extends AppCase
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'list');
         file_put_contents($file, $bytes);
-        $this->browser->request('POST', $this->path('/standing/list'), ['_token' => $this->token()], ['file' => new UploadedFile($file, 'list.csv', test: true)]);
+        $this->browser->request('POST', $this->path('/standing/list'), ['_token' => $this->token()],
+            ['file' => new UploadedFile($file, 'list.csv', test: true)]);
 
         self::assertResponseIsSuccessful();
         self::assertSelectorExists('input[value="früh"]');

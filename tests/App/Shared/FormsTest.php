@@ -15,7 +15,8 @@ final class FormsTest extends AppCase
     /** @return iterable<string, array{string, array<string, mixed>, string, string}> path, fields, field, message */
     public static function bad(): iterable
     {
-        $series = ['block' => 'B', 'prefix' => 'B', 'first' => '1', 'count' => '3', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field'];
+        $series = ['block' => 'B', 'prefix' => 'B', 'first' => '1', 'count' => '3', 'length' => '25 m', 'width' => '75 cm',
+            'path' => '45 cm', 'place' => 'field'];
         yield 'beds: no block' => ['/beds/series', [...$series, 'block' => ''], 'block', 'Please write something'];
         yield 'beds: none' => ['/beds/series', [...$series, 'count' => '0'], 'count', 'whole number from 1 to 200'];
         yield 'beds: a whole farm' => ['/beds/series', [...$series, 'count' => '201'], 'count', 'whole number from 1 to 200'];
@@ -30,9 +31,11 @@ final class FormsTest extends AppCase
         yield 'history: backwards' => ['/beds/past', [...$past, 'from' => '20', 'to' => '10'], 'to', 'beyond its start'];
         yield 'history: of no length' => ['/beds/past', [...$past, 'from' => '10', 'to' => '10'], 'to', 'beyond its start'];
         yield 'history: longer than the bed' => ['/beds/past', [...$past, 'to' => '25.01'], 'to', 'outside what is allowed'];
-        yield 'reading: upside down by half a degree' => ['/station', ['day' => '2026-02-01', 'min' => '10.5', 'max' => '10'], 'min', 'lies above the maximum, 10 °C'];
+        yield 'reading: upside down by half a degree' => ['/station', ['day' => '2026-02-01', 'min' => '10.5', 'max' => '10'], 'min',
+            'lies above the maximum, 10 °C'];
         yield 'reading: still to come' => ['/station', ['day' => '2026-03-03', 'min' => '1', 'max' => '5'], 'day', 'still to come'];
-        yield 'reading: of nothing' => ['/station', ['day' => '2026-02-01', 'min' => '', 'max' => '', 'rain' => ''], 'min', 'at least one of the three'];
+        yield 'reading: of nothing' => ['/station', ['day' => '2026-02-01', 'min' => '', 'max' => '', 'rain' => ''], 'min',
+            'at least one of the three'];
         $outlet = ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2', 'pick_to_sale_days' => ''];
         yield 'outlet: name taken' => ['/offer/outlet', [...$outlet, 'name' => 'Boxes'], 'name', 'one of this name already'];
         yield 'outlet: no number' => ['/offer/outlet', [...$outlet, 'priority' => 'first'], 'priority', 'whole number from 1 to 99'];
@@ -67,7 +70,8 @@ final class FormsTest extends AppCase
     public function testPromisesKeepEveryNumberTypedWhenOneIsWrong(): void
     {
         $before = $this->everything();
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['lettuce' => [20607 => '12', 20614 => 'a dozen']], 'price' => ['lettuce' => '1.80', 'corn' => '-1']]);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01',
+            'q' => ['lettuce' => [20607 => '12', 20614 => 'a dozen']], 'price' => ['lettuce' => '1.80', 'corn' => '-1']]);
 
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('"a dozen" is not a quantity', $this->text());
@@ -82,7 +86,8 @@ final class FormsTest extends AppCase
         $before = $this->everything();
         $file = (string) tempnam(sys_get_temp_dir(), 'garden');
         file_put_contents($file, '{"format": "jolly-furrow-garden", "version": 1, "beds": 3}');
-        $this->browser->request('POST', '/gardens/file', ['_token' => $this->token()], ['file' => new UploadedFile($file, 'garden.json', 'application/json', null, true)]);
+        $this->browser->request('POST', '/gardens/file', ['_token' => $this->token()], ['file' => new UploadedFile($file, 'garden.json',
+            'application/json', null, true)]);
 
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('beds', $this->text());
@@ -92,7 +97,8 @@ final class FormsTest extends AppCase
 
     public function testAGardenWithoutANameOrAtThePoleIsNotBegun(): void
     {
-        foreach ([[['name' => '', 'latitude' => '47'], 'name', 'Please write something'], [['name' => 'Icy', 'latitude' => '88'], 'latitude', 'number from -66 to 66']] as [$fields, $field, $message]) {
+        foreach ([[['name' => '', 'latitude' => '47'], 'name', 'Please write something'], [['name' => 'Icy', 'latitude' => '88'],
+            'latitude', 'number from -66 to 66']] as [$fields, $field, $message]) {
             $this->post('/gardens', $fields);
 
             self::assertResponseStatusCodeSame(422);
@@ -119,7 +125,8 @@ final class FormsTest extends AppCase
 
     public function testASeriesInFeetAndInches(): void
     {
-        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '12', 'length' => '82 ft', 'width' => '2.5 ft', 'path' => '18 in', 'place' => 'field']);
+        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '12', 'length' => '82 ft',
+            'width' => '2.5 ft', 'path' => '18 in', 'place' => 'field']);
 
         self::assertResponseStatusCodeSame(303);
         $bed = $this->snapshot()->bedsByName()['N12'];
@@ -143,8 +150,10 @@ final class FormsTest extends AppCase
 
     public function testGoodOutletsProductsHistoryAndSettingsAreKept(): void
     {
-        $this->post($this->path('/offer/outlet'), ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2', 'pick_to_sale_days' => '1']);
-        $this->post($this->path('/offer/product'), ['name' => 'Herb bag', 'unit' => 'bag', 'price' => '3,20', 'item0' => 'parsley', 'units0' => '1', 'item1' => 'basil', 'units1' => '0.5']);
+        $this->post($this->path('/offer/outlet'), ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2',
+            'pick_to_sale_days' => '1']);
+        $this->post($this->path('/offer/product'), ['name' => 'Herb bag', 'unit' => 'bag', 'price' => '3,20', 'item0' => 'parsley',
+            'units0' => '1', 'item1' => 'basil', 'units1' => '0.5']);
         $this->post($this->path('/beds/past'), ['bed' => 'A2', 'crop' => 'kale', 'cleared' => '2025-10-01', 'from' => '5 m', 'to' => '']);
         $garden = $this->snapshot();
 

@@ -35,10 +35,12 @@ final class TwoProcessesTest extends TestCase
         $folder = sys_get_temp_dir().'/growers-'.bin2hex(random_bytes(6));
         mkdir($folder);
         [$garden, $account] = explode(' ', $this->finish($this->grower($folder, 'begin')));
-        $growers = [$this->grower($folder, 'add', $garden, $account, '25', '1'), $this->grower($folder, 'add', $garden, $account, '25', '100')];
+        $growers = [$this->grower($folder, 'add', $garden, $account, '25', '1'), $this->grower($folder, 'add', $garden, $account, '25',
+            '100')];
         $asked = array_sum(array_map(fn (array $one): int => (int) $this->finish($one), $growers));
 
-        self::assertSame('2545 51', $this->finish($this->grower($folder, 'look', $garden)), '20 were promised, and each of the fifty changes is an entry');
+        self::assertSame('2545 51', $this->finish($this->grower($folder, 'look', $garden)),
+            '20 were promised, and each of the fifty changes is an entry');
         self::assertGreaterThan(0, $asked);
         (new Filesystem())->remove($folder);
     }

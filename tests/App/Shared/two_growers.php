@@ -26,7 +26,8 @@ use Symfony\Component\Console\Output\BufferedOutput;
 
 require dirname(__DIR__, 3).'/vendor/autoload.php';
 
-foreach (['APP_ENV' => 'test', 'APP_SECRET' => 'for-tests-only', 'JOLLY_FURROW_DATA' => $argv[1], 'JOLLY_FURROW_DEMO' => '0', 'DEFAULT_URI' => 'http://localhost', 'JOLLY_FURROW_TODAY' => '2026-03-02'] as $name => $value) {
+foreach (['APP_ENV' => 'test', 'APP_SECRET' => 'for-tests-only', 'JOLLY_FURROW_DATA' => $argv[1], 'JOLLY_FURROW_DEMO' => '0',
+    'DEFAULT_URI' => 'http://localhost', 'JOLLY_FURROW_TODAY' => '2026-03-02'] as $name => $value) {
     $_SERVER[$name] = $_ENV[$name] = $value;
 }
 /**
@@ -64,7 +65,8 @@ if ('begin' === $argv[2]) {
     $application->setAutoExit(false);
     $application->run(new ArrayInput(['command' => 'doctrine:migrations:migrate', '--no-interaction' => true]), new BufferedOutput());
     $account = service($services, Accounts::class)->open('grower@example.test', 'Somebody', 'a-long-password')->id;
-    echo service($services, GardenKeeper::class)->begin(service($services, GardenReader::class)->read(SmallGarden::json()), $account, 'Begun'), ' ', $account;
+    echo service($services, GardenKeeper::class)->begin(service($services, GardenReader::class)->read(SmallGarden::json()), $account,
+        'Begun'), ' ', $account;
 } elseif ('look' === $argv[2]) {
     $entries = service($services, Connection::class)->fetchFirstColumn('SELECT number FROM log_entry WHERE garden_id = ?', [$argv[3]]);
     echo $promised($argv[3]), ' ', count($entries);
@@ -77,7 +79,8 @@ if ('begin' === $argv[2]) {
         $entry = new PromiseEntry(service($services, EntityManagerInterface::class));
         try {
             $read = $entry->read(['lettuce' => [$day => (string) ($now + (int) $more)]], [], ['lettuce' => [$day => (string) $now]]);
-            service($services, ChangeLog::class)->record($garden, $account, 'More', static fn (): int => $entry->keep($garden, 'boxes', $read));
+            service($services, ChangeLog::class)->record($garden, $account, 'More', static fn (): int => $entry->keep($garden, 'boxes',
+                $read));
             ++$done;
         } catch (Meanwhile) {
             ++$asked;

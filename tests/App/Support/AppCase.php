@@ -90,7 +90,9 @@ abstract class AppCase extends WebTestCase
     protected function everythingBut(string $left): string
     {
         $all = [];
-        foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece', 'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'proposal', 'invitation', 'member', 'log_entry', 'plan_run'] as $table) {
+        foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
+            'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'proposal', 'invitation', 'member',
+            'log_entry', 'plan_run'] as $table) {
             if ($table === $left) {
                 continue;
             }

@@ -20,9 +20,11 @@ final readonly class Marks
         'area' => ['metric' => ['m²' => 1.0], 'us' => ['sq ft' => 0.09290304]],
         'volume' => ['metric' => ['l' => 1.0], 'us' => ['cu ft' => 28.316846592]],
         'mass' => ['metric' => ['kg' => 1.0, 'g' => 0.001], 'us' => ['lb' => self::POUND, 'oz' => self::POUND / 16]],
-        'mass-per-length' => ['metric' => ['kg/m' => 1.0, 'kg a metre' => 1.0], 'us' => ['lb/ft' => self::POUND / 0.3048, 'lb a foot' => self::POUND / 0.3048]],
+        'mass-per-length' => ['metric' => ['kg/m' => 1.0, 'kg a metre' => 1.0], 'us' => ['lb/ft' => self::POUND / 0.3048,
+            'lb a foot' => self::POUND / 0.3048]],
         'rate' => ['metric' => ['g/m²' => 1.0], 'us' => ['lb/1,000 sq ft' => self::POUND / 0.09290304]],
-        'yield' => ['metric' => ['t/ha' => 1000.0, 'kg/ha' => 1.0], 'us' => ['tons/acre' => 2000 * self::POUND * 10000 / self::ACRE, 'lb/acre' => self::POUND * 10000 / self::ACRE]],
+        'yield' => ['metric' => ['t/ha' => 1000.0, 'kg/ha' => 1.0], 'us' => ['tons/acre' => 2000 * self::POUND * 10000 / self::ACRE,
+            'lb/acre' => self::POUND * 10000 / self::ACRE]],
         'yield-by-height' => ['metric' => ['kg/ha a cm' => 1.0], 'us' => ['lb/acre an inch' => self::POUND * 10000 / self::ACRE / 2.54]],
         'work-rate' => ['metric' => ['h/100 m' => 1.0], 'us' => ['h/100 ft' => 1 / 0.3048]],
         'warmth' => ['metric' => ['°C' => 1.0], 'us' => ['°F' => 5 / 9]],
@@ -46,7 +48,8 @@ final readonly class Marks
     /** @return list<string> kind and value, in the order of the page */
     public function values(): array
     {
-        return array_map(static fn (\DOMElement $e): string => 'time' === $e->tagName ? 'day '.$e->getAttribute('datetime') : $e->getAttribute('data-kind').' '.$e->getAttribute('value'), $this->marks('//data[@data-kind] | //time[@datetime]'));
+        return array_map(static fn (\DOMElement $e): string => 'time' === $e->tagName ? 'day '.$e->getAttribute('datetime')
+            : $e->getAttribute('data-kind').' '.$e->getAttribute('value'), $this->marks('//data[@data-kind] | //time[@datetime]'));
     }
 
     /** @return list<string> marks whose number is not their value, within the rounding shown */

@@ -10,7 +10,8 @@ final class SmallGarden
     /** @return array<string, mixed> */
     public static function values(): array
     {
-        $bed = static fn (string $name, string $block, string $place): array => ['name' => $name, 'block' => $block, 'length_mm' => 25000, 'width_mm' => 750, 'path_mm' => 450, 'place' => $place];
+        $bed = static fn (string $name, string $block, string $place): array => ['name' => $name, 'block' => $block,
+            'length_mm' => 25000, 'width_mm' => 750, 'path_mm' => 450, 'place' => $place];
         $promises = [];
         foreach (['2026-06-03', '2026-06-10', '2026-06-17'] as $day) {
             $promises[] = ['outlet' => 'boxes', 'product' => 'lettuce', 'day' => $day, 'quantity' => 20];
@@ -21,25 +22,32 @@ final class SmallGarden
             'place' => ['name' => 'Rill', 'latitude' => 46.9, 'altitude_m' => 310, 'last_frost' => '05-14', 'first_frost' => '10-06'],
             'settings' => [
                 'units' => 'metric', 'currency' => 'EUR', 'sowing_days' => ['Tuesday', 'Friday'], 'recipe' => 'compost-mulch',
-                'rent' => ['field' => 20.0, 'tunnel' => 60.0, 'heated' => 90.0], 'shortage_factor' => 1.5, 'keeping_share' => 0.002, 'wage' => 1800,
-                'rotation_years' => ['field' => 3, 'tunnel' => 0, 'heated' => 0], 'compost_depth_mm' => 20, 'nitrogen_rate_g_m2' => 10.0, 'fertiliser_nitrogen_percent' => 10.0,
+                'rent' => ['field' => 20.0, 'tunnel' => 60.0, 'heated' => 90.0], 'shortage_factor' => 1.5, 'keeping_share' => 0.002,
+                    'wage' => 1800,
+                'rotation_years' => ['field' => 3, 'tunnel' => 0, 'heated' => 0], 'compost_depth_mm' => 20,
+                    'nitrogen_rate_g_m2' => 10.0, 'fertiliser_nitrogen_percent' => 10.0,
             ],
             'blocks' => ['A', 'T'],
             'beds' => [$bed('A1', 'A', 'field'), $bed('A2', 'A', 'field'), $bed('A3', 'A', 'field'), $bed('T1', 'T', 'tunnel')],
-            'history' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 25000, 'width_share' => 1.0, 'crop' => 'chard', 'cleared' => '2025-09-30']],
+            'history' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 25000, 'width_share' => 1.0, 'crop' => 'chard',
+                'cleared' => '2025-09-30']],
             'outlets' => [
-                ['key' => 'boxes', 'name' => 'Boxes', 'weekday' => 3, 'priority' => 1, 'pick_window_days' => 3, 'pick_to_sale_days' => null],
+                ['key' => 'boxes', 'name' => 'Boxes', 'weekday' => 3, 'priority' => 1, 'pick_window_days' => 3,
+                    'pick_to_sale_days' => null],
                 ['key' => 'stall', 'name' => 'Stall', 'weekday' => 6, 'priority' => 2, 'pick_window_days' => 3, 'pick_to_sale_days' => 2],
             ],
             'products' => [
-                ['key' => 'lettuce', 'name' => 'Lettuce', 'unit' => 'head', 'price_cents' => 180, 'parts' => [['item' => 'lettuce-head', 'units' => 1.0]]],
-                ['key' => 'mix', 'name' => 'Salad mix', 'unit' => 'bag', 'price_cents' => 320, 'parts' => [['item' => 'lettuce-leaf', 'units' => 1.0], ['item' => 'arugula', 'units' => 0.5]]],
+                ['key' => 'lettuce', 'name' => 'Lettuce', 'unit' => 'head', 'price_cents' => 180,
+                    'parts' => [['item' => 'lettuce-head', 'units' => 1.0]]],
+                ['key' => 'mix', 'name' => 'Salad mix', 'unit' => 'bag', 'price_cents' => 320,
+                    'parts' => [['item' => 'lettuce-leaf', 'units' => 1.0], ['item' => 'arugula', 'units' => 0.5]]],
                 ['key' => 'corn', 'name' => 'Corn', 'unit' => 'ear', 'price_cents' => 110, 'parts' => [['item' => 'corn', 'units' => 1.0]]],
             ],
             'promises' => $promises,
             'plantings' => [[
                 'key' => 'leek@2025-04-22#1', 'item' => 'leek', 'method' => 'transplanted', 'place' => 'field', 'recipe' => 'compost-mulch',
-                'sow' => '2025-04-22', 'ground' => '2025-06-26', 'bed_start' => '2025-06-21', 'ready' => '2025-10-15', 'clear' => '2026-04-06',
+                'sow' => '2025-04-22', 'ground' => '2025-06-26', 'bed_start' => '2025-06-21', 'ready' => '2025-10-15',
+                    'clear' => '2026-04-06',
                 'per_metre' => 11.0, 'standing' => 'growing', 'locked' => false, 'remarks' => [],
                 'pieces' => [['bed' => 'A3', 'from_mm' => 0, 'to_mm' => 25000, 'width_share' => 1.0]],
             ]],

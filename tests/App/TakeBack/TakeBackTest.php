@@ -44,7 +44,8 @@ final class TakeBackTest extends AppCase
 
     public function testWhatWasBuiltOnItIsInTheWayToo(): void
     {
-        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '1', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field']);
+        $this->post($this->path('/beds/series'), ['block' => 'N', 'prefix' => 'N', 'first' => '1', 'count' => '1', 'length' => '25 m',
+            'width' => '75 cm', 'path' => '45 cm', 'place' => 'field']);
         $this->promise('21');
         $this->post($this->path('/standing'), ['keep' => '1', 'column' => ['bed', 'crop', 'sown'], 'cell' => [['N1', 'radish', '10 Feb']]]);
         $this->post($this->path('/log/2/take-back'), []);
@@ -72,7 +73,8 @@ final class TakeBackTest extends AppCase
 
     private function promise(string $quantity): void
     {
-        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01', 'q' => ['lettuce' => [Day::parse('2026-06-03')->number => $quantity]]]);
+        $this->post($this->path('/promises'), ['outlet' => 'boxes', 'from' => '2026-06-01',
+            'q' => ['lettuce' => [Day::parse('2026-06-03')->number => $quantity]]]);
     }
 
     private function lettuce(): float

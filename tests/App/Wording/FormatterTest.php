@@ -25,7 +25,8 @@ final class FormatterTest extends TestCase
     {
         $formatter = new Formatter($units, 'EUR', $form ?? DateForm::usual($units));
 
-        self::assertSame([$day, $short, $yearly], [$formatter->day(Day::parse('2026-03-03'))->text, $formatter->shortDay(Day::parse('2026-03-03'))->text, $formatter->yearly(MonthDay::parse('05-14'))->text]);
+        self::assertSame([$day, $short, $yearly], [$formatter->day(Day::parse('2026-03-03'))->text,
+            $formatter->shortDay(Day::parse('2026-03-03'))->text, $formatter->yearly(MonthDay::parse('05-14'))->text]);
     }
 
     /** A difference of degrees is not a temperature: 10 K are 18 °F, 10 °C are 50 °F. */

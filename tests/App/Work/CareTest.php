@@ -49,7 +49,8 @@ final class CareTest extends AppCase
         $carrot = $this->planted('carrot', Method::Sown, '2026-05-12');
         $up = $this->up($carrot);
         $steps = $this->care($carrot);
-        $of = static fn (string $name): array => array_values(array_map(static fn (CareStep $s): int => $s->day->number, array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, $name))));
+        $of = static fn (string $name): array => array_values(array_map(static fn (CareStep $s): int => $s->day->number,
+            array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, $name))));
 
         self::assertSame([$up - 2], $of('Blind pass'));
         $weeds = $of('Weed pass');
@@ -83,11 +84,13 @@ final class CareTest extends AppCase
         $squash = $this->planted('squash-summer', Method::Sown, '2026-05-26');
         $cover = Protection::overBed('A1', Cover::RowCover, Purpose::Insects, Period::fromFirstToLast($squash->ground, $squash->ready));
         $garden = $this->snapshot()->covered([$cover]);
-        $names = array_map(static fn (CareStep $s): string => $s->name, (new CareCalendar($garden, $this->service(CropBook::class), $this->service(CareFile::class)->load()))->of($squash));
+        $names = array_map(static fn (CareStep $s): string => $s->name, (new CareCalendar($garden, $this->service(CropBook::class),
+            $this->service(CareFile::class)->load()))->of($squash));
 
         self::assertContains('Open the cover and weed', $names);
         self::assertContains('Take the cover off for the bees', $names);
-        self::assertLessThan(\count($this->weeds($this->care($squash))), \count($this->weeds($names)), 'fewer passes with the hoe than in the open');
+        self::assertLessThan(\count($this->weeds($this->care($squash))), \count($this->weeds($names)),
+            'fewer passes with the hoe than in the open');
     }
 
     /**
@@ -97,7 +100,8 @@ final class CareTest extends AppCase
      */
     private function weeds(array $steps): array
     {
-        return array_values(array_filter(array_map(static fn (CareStep|string $s): string => \is_string($s) ? $s : $s->name, $steps), static fn (string $n): bool => str_starts_with($n, 'Weed pass')));
+        return array_values(array_filter(array_map(static fn (CareStep|string $s): string => \is_string($s) ? $s : $s->name, $steps),
+            static fn (string $n): bool => str_starts_with($n, 'Weed pass')));
     }
 
     /** Hoed every fortnight, mown every two to three weeks, mulched once a year; half a year on in the south. */
@@ -108,10 +112,14 @@ final class CareTest extends AppCase
         $care = PathCare::between($ruled, Day::parse('2026-01-01'), Day::parse('2026-12-31'));
         $of = static fn (string $block): array => array_values(array_filter($care, static fn (PathCare $c): bool => $c->block === $block));
 
-        self::assertSame([11, 1, 14], array_map(static fn (string $block): int => \count($of($block)), \array_slice($garden->blocks, 0, 3)));
-        self::assertSame(['Mow the living paths', '2026-04-01'], [$of($garden->blocks[0])[0]->paths->work(), $of($garden->blocks[0])[0]->day->iso()]);
+        self::assertSame([11, 1, 14], array_map(static fn (string $block): int => \count($of($block)), \array_slice($garden->blocks, 0,
+            3)));
+        self::assertSame(['Mow the living paths', '2026-04-01'], [$of($garden->blocks[0])[0]->paths->work(),
+            $of($garden->blocks[0])[0]->day->iso()]);
         self::assertEqualsWithDelta(0.4 * $of($garden->blocks[0])[0]->metres / 100, $of($garden->blocks[0])[0]->hours, 1e-9);
-        $south = PathCare::between(new Garden($ruled->name, $ruled->today, new Place('South', -40.0, 10, $ruled->place->firstFrost, $ruled->place->lastFrost), $ruled->settings, $ruled->blocks, $ruled->beds, [], [], [], [], []), Day::parse('2026-06-01'), Day::parse('2026-08-31'));
+        $south = PathCare::between(new Garden($ruled->name, $ruled->today, new Place('South', -40.0, 10, $ruled->place->firstFrost,
+            $ruled->place->lastFrost), $ruled->settings, $ruled->blocks, $ruled->beds, [], [], [], [], []), Day::parse('2026-06-01'),
+            Day::parse('2026-08-31'));
         self::assertSame([], $south, 'no paths are hoed in the southern winter');
     }
 
@@ -132,7 +140,9 @@ final class CareTest extends AppCase
             $crop = $this->service(CropBook::class)->get($key);
             $place = $crop->places()[0] ?? PlaceType::Field;
             $method = $crop->methods()[0] ?? Method::Sown;
-            $planting = $this->planted($key, $method, $this->snapshot()->season($crop, $place)?->from->in(2026)->plus(20)->plus(Method::Sown === $method ? 0 : -$crop->timing->nurseryDays)->iso() ?? '2026-05-20', $place);
+            $planting = $this->planted($key, $method, $this->snapshot()->season($crop,
+                $place)?->from->in(2026)->plus(20)->plus(Method::Sown === $method ? 0 : -$crop->timing->nurseryDays)->iso()
+                ?? '2026-05-20', $place);
             foreach ($this->care($planting) as $step) {
                 self::assertFalse($step->day->isBefore($planting->ground), $key.' '.$step->name);
                 self::assertFalse($planting->clear->isBefore($step->day), $key.' '.$step->name);
@@ -143,7 +153,8 @@ final class CareTest extends AppCase
     public function testFernsAreCutOnTheirDayOfEveryYear(): void
     {
         $asparagus = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'asparagus' === $p->item))[0];
-        $cuts = array_map(static fn (CareStep $s): string => substr($s->day->iso(), 5), array_values(array_filter($this->care($asparagus), static fn (CareStep $s): bool => str_contains($s->name, 'fern'))));
+        $cuts = array_map(static fn (CareStep $s): string => substr($s->day->iso(), 5),
+            array_values(array_filter($this->care($asparagus), static fn (CareStep $s): bool => str_contains($s->name, 'fern'))));
 
         self::assertGreaterThanOrEqual(2, \count($cuts));
         self::assertSame(['11-15'], array_values(array_unique($cuts)));
@@ -162,7 +173,9 @@ final class CareTest extends AppCase
             $climate = new PlaceClimate($g->climate->climate, $g->climate->months, null, $g->climate->frost, $rain, true);
             $garden = new Garden($g->name, $today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [$carrot], [], $climate);
 
-            return array_values(array_filter((new CareCalendar($garden, $this->service(CropBook::class), (new CareFile(self::SHIPPED))->load()))->of($carrot), static fn (CareStep $s): bool => str_contains($s->name, 'again, after')));
+            return array_values(array_filter((new CareCalendar($garden, $this->service(CropBook::class),
+                (new CareFile(self::SHIPPED))->load()))->of($carrot), static fn (CareStep $s): bool => str_contains($s->name,
+                    'again, after')));
         };
 
         self::assertSame(['Weed pass again, after rain'], array_map(static fn (CareStep $s): string => $s->name, $again(3, 6.0)));
@@ -172,7 +185,8 @@ final class CareTest extends AppCase
 
     public function testTheNextTwoWeeksByDayAndBlock(): void
     {
-        $this->post($this->path('/forward'), ['crop' => 'carrot', 'where' => 'block:B', 'method' => '', 'every' => '1', 'size' => 'quarter', 'length' => '', 'from' => '2026-04-14', 'until' => '2026-04-15']);
+        $this->post($this->path('/forward'), ['crop' => 'carrot', 'where' => 'block:B', 'method' => '', 'every' => '1',
+            'size' => 'quarter', 'length' => '', 'from' => '2026-04-14', 'until' => '2026-04-15']);
         $page = $this->browser->request('GET', $this->path('/care?on=1'));
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('Loosen and spread compost', $this->text());
@@ -185,7 +199,11 @@ final class CareTest extends AppCase
     public function testABrokenRuleOfCareIsToldAtItsField(): void
     {
         self::assertNotSame([], (new CareFile(self::SHIPPED))->load($this->service(CropBook::class)));
-        foreach (['{ name: X, after: 2, hours: 1.0, tool: wand, source: practice }' => 'x.tool', '{ name: X, hours: 1.0, tool: hoe, source: practice }' => 'x.after', '{ name: X, after: 2, crops: [moonfruit], hours: 1.0, tool: hoe, source: practice }' => 'x.crops', '{ name: X, after: 2, hours: -1.0, tool: hoe, source: practice }' => 'x.hours', '{ name: X, after: 2, every: 0, hours: 1.0, tool: hoe, source: practice }' => 'x.every'] as $rule => $at) {
+        foreach (['{ name: X, after: 2, hours: 1.0, tool: wand, source: practice }' => 'x.tool',
+            '{ name: X, hours: 1.0, tool: hoe, source: practice }' => 'x.after',
+            '{ name: X, after: 2, crops: [moonfruit], hours: 1.0, tool: hoe, source: practice }' => 'x.crops',
+            '{ name: X, after: 2, hours: -1.0, tool: hoe, source: practice }' => 'x.hours',
+            '{ name: X, after: 2, every: 0, hours: 1.0, tool: hoe, source: practice }' => 'x.every'] as $rule => $at) {
             $file = (string) tempnam(sys_get_temp_dir(), 'care');
             file_put_contents($file, 'x: '.$rule);
             try {
@@ -199,10 +217,13 @@ final class CareTest extends AppCase
 
     private function planted(string $key, Method $method, string $sow, PlaceType $place = PlaceType::Field): Planting
     {
-        $way = (new Candidates($this->snapshot(), $this->service(RecipeBook::class)))->sownOn($this->service(CropBook::class)->get($key), Day::parse($sow), $place, $method);
+        $way = (new Candidates($this->snapshot(),
+            $this->service(RecipeBook::class)))->sownOn($this->service(CropBook::class)->get($key), Day::parse($sow), $place, $method);
         self::assertNotNull($way, $key);
 
-        return new Planting($key.'@'.$sow.'#9', $key, $method, $place, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [Stretch::of(PlaceType::Field === $place ? 'A1' : 'T1-1', 0, 10_000)], Standing::Planned, false);
+        return new Planting($key.'@'.$sow.'#9', $key, $method, $place, $way->recipe, Day::of($way->sow), Day::of($way->ground),
+            Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre,
+            [Stretch::of(PlaceType::Field === $place ? 'A1' : 'T1-1', 0, 10_000)], Standing::Planned, false);
     }
 
     /** @return list<CareStep> */
@@ -213,6 +234,7 @@ final class CareTest extends AppCase
 
     private function up(Planting $planting): int
     {
-        return $this->snapshot()->timing()?->of($this->service(CropBook::class)->get($planting->item), Cover::None)->emerges($planting->ground->number) ?? 0;
+        return $this->snapshot()->timing()?->of($this->service(CropBook::class)->get($planting->item),
+            Cover::None)->emerges($planting->ground->number) ?? 0;
     }
 }

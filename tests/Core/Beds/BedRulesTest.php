@@ -39,7 +39,8 @@ final class BedRulesTest extends TestCase
     public function testHardRulesKeepOff(): void
     {
         $rest = new RestingBed(Period::fromFirstToLast(Day::parse('2026-06-01'), Day::parse('2026-06-10')));
-        $garden = self::garden(new PlanRules(resting: ['A1' => [$rest]], notHere: [new NotHere('Cabbage', 'A2'), new NotHere('kale', 'A3'), new NotHere('kale', 'B')]));
+        $garden = self::garden(new PlanRules(resting: ['A1' => [$rest]], notHere: [new NotHere('Cabbage', 'A2'),
+            new NotHere('kale', 'A3'), new NotHere('kale', 'B')]));
 
         self::assertSame([], self::offer($garden, 'kale')->pieces, 'every bed is closed to it');
         self::assertSame('A3', self::bed($garden, 'broccoli'), 'a rest, and its family');
@@ -107,7 +108,8 @@ final class BedRulesTest extends TestCase
         $history = [self::past('A1', 'carrot'), self::past('A2', 'lettuce-head'), self::past('A3', 'kale')];
         $garden = self::garden($cycle, history: $history, blocks: 1);
 
-        self::assertSame(['A1', 'A2', 'A3'], [self::bed($garden, 'lettuce-head'), self::bed($garden, 'kale'), self::bed($garden, 'carrot')]);
+        self::assertSame(['A1', 'A2', 'A3'], [self::bed($garden, 'lettuce-head'), self::bed($garden, 'kale'),
+            self::bed($garden, 'carrot')]);
     }
 
     /** Common practice: roots not after a legume, heavy feeders rather after one than after another heavy one. */
@@ -116,8 +118,10 @@ final class BedRulesTest extends TestCase
         $garden = self::garden(new PlanRules(), history: [self::past('A1', 'pea'), self::past('A2', 'broccoli')]);
 
         self::assertSame('A2', self::bed($garden, 'carrot'));
-        self::assertSame('A1', self::bed(self::garden(new PlanRules(weights: Weights::of(['gap' => 0.0])), history: [self::past('A1', 'pea'), self::past('A2', 'broccoli')]), 'tomato', place: PlaceType::Field));
-        self::assertSame(['before', 'sliver'], array_keys(self::offer(self::garden(new PlanRules(), history: [self::past('A1', 'pea')], blocks: 1, count: 1), 'carrot')->bent));
+        self::assertSame('A1', self::bed(self::garden(new PlanRules(weights: Weights::of(['gap' => 0.0])),
+            history: [self::past('A1', 'pea'), self::past('A2', 'broccoli')]), 'tomato', place: PlaceType::Field));
+        self::assertSame(['before', 'sliver'], array_keys(self::offer(self::garden(new PlanRules(), history: [self::past('A1', 'pea')],
+            blocks: 1, count: 1), 'carrot')->bent));
     }
 
     /** Corn in halves on neighbouring beds rather than in one long row; one beside a block of it that stands may be single. */
@@ -126,12 +130,15 @@ final class BedRulesTest extends TestCase
         $garden = self::garden(new PlanRules());
         $offer = self::choice($garden)->offer(self::candidate('corn'), 25_000, self::day('2026-07-09'));
 
-        self::assertSame(['A1 12500', 'A2 12500'], array_map(static fn (Stretch $s): string => $s->bed.' '.($s->to - $s->from), $offer->pieces));
-        $single = self::choice(self::garden(new PlanRules(), blocks: 1, count: 1))->offer(self::candidate('corn'), 25_000, self::day('2026-07-09'));
+        self::assertSame(['A1 12500', 'A2 12500'], array_map(static fn (Stretch $s): string => $s->bed.' '.($s->to - $s->from),
+            $offer->pieces));
+        $single = self::choice(self::garden(new PlanRules(), blocks: 1, count: 1))->offer(self::candidate('corn'), 25_000,
+            self::day('2026-07-09'));
         self::assertSame('one-long-row crop=Sweet corn bed=A1', Said::of($single->remarks()[0]));
         $beside = self::choice($garden);
         $beside->take(self::stands('corn', 'A1'));
-        self::assertSame(['A2'], array_map(static fn (Stretch $s): string => $s->bed, $beside->offer(self::candidate('corn'), 25_000, self::day('2026-07-09'))->pieces));
+        self::assertSame(['A2'], array_map(static fn (Stretch $s): string => $s->bed, $beside->offer(self::candidate('corn'), 25_000,
+            self::day('2026-07-09'))->pieces));
     }
 
     public function testCornOfAnotherKindInFlowerIsKeptApart(): void
@@ -140,7 +147,8 @@ final class BedRulesTest extends TestCase
         $choice->take(self::stands('corn', 'B3', 'corn-supersweet'));
 
         self::assertSame([], $choice->offer(self::candidate('corn'), 12_500, self::day('2026-07-09'))->pieces);
-        self::assertNotSame([], $choice->offer(self::candidate('corn', '2026-05-20'), 12_500, self::day('2026-08-20'))->pieces, 'three weeks and more apart');
+        self::assertNotSame([], $choice->offer(self::candidate('corn', '2026-05-20'), 12_500, self::day('2026-08-20'))->pieces,
+            'three weeks and more apart');
     }
 
     public function testOneFamilyStandsTogether(): void
@@ -168,7 +176,8 @@ final class BedRulesTest extends TestCase
     /** The weight is for ten beds walked: at a hundred, one bed further is worth ten, less than an empty sliver of forty. */
     public function testWalkingIsWeighedByTenBeds(): void
     {
-        $choice = self::choice(self::garden(new PlanRules(weights: Weights::of(['walk' => 100.0, 'together' => 0.0, 'sliver' => 40.0])), count: 4));
+        $choice = self::choice(self::garden(new PlanRules(weights: Weights::of(['walk' => 100.0, 'together' => 0.0, 'sliver' => 40.0])),
+            count: 4));
         $choice->take(self::stands('kale', 'A1'));
         $choice->take(self::before('chard', 'A2', 10));
 
@@ -181,7 +190,8 @@ final class BedRulesTest extends TestCase
     public function testTheFamilyGapToTheDay(int $days, bool $isTold): void
     {
         $was = new PastCrop(Stretch::of('A1', 0, 25_000), 'broccoli', Day::parse('2026-04-15')->plus(-$days));
-        $offer = self::choice(self::garden(new PlanRules(), blocks: 1, history: [$was], count: 1))->offer(self::candidate('kale'), 25_000, self::day('2026-07-09'));
+        $offer = self::choice(self::garden(new PlanRules(), blocks: 1, history: [$was], count: 1))->offer(self::candidate('kale'),
+            25_000, self::day('2026-07-09'));
 
         self::assertSame($isTold, [] !== $offer->remarks());
     }
@@ -217,14 +227,17 @@ final class BedRulesTest extends TestCase
     {
         $day = self::day($sow);
 
-        return new Candidate($item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day - 5, $day + 60, $day + 80, 1.0, 0.0, 0.0, []);
+        return new Candidate($item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day - 5, $day + 60, $day + 80, 1.0,
+            0.0, 0.0, []);
     }
 
     private static function stands(string $item, string $bed, ?string $variety = null): Planting
     {
         $day = Day::parse('2026-04-20');
 
-        return new Planting($item.'@2026-04-20#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day->plus(-60), $day->plus(60), $day->plus(80), 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false, variety: $variety);
+        return new Planting($item.'@2026-04-20#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day,
+            $day->plus(-60), $day->plus(60), $day->plus(80), 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false,
+            variety: $variety);
     }
 
     /** Cleared so many empty days before what is asked for comes into the bed. */
@@ -232,7 +245,8 @@ final class BedRulesTest extends TestCase
     {
         $last = Day::parse('2026-04-14')->plus(-$days);
 
-        return new Planting($item.'@before#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $last->plus(-60), $last->plus(-60), $last->plus(-70), $last->plus(-9), $last, 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false);
+        return new Planting($item.'@before#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $last->plus(-60),
+            $last->plus(-60), $last->plus(-70), $last->plus(-9), $last, 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false);
     }
 
     private static function past(string $bed, string $crop): PastCrop
@@ -249,15 +263,18 @@ final class BedRulesTest extends TestCase
      * @param array<string, Temper> $tempers
      * @param list<PastCrop>        $history
      */
-    private static function garden(PlanRules $rules, array $tempers = [], int $blocks = 2, array $history = [], string $today = '2026-03-02', int $count = 3): Garden
+    private static function garden(PlanRules $rules, array $tempers = [], int $blocks = 2, array $history = [],
+        string $today = '2026-03-02', int $count = 3): Garden
     {
         $beds = [];
         foreach (\array_slice(['A', 'B'], 0, $blocks) as $block) {
             for ($i = 1; $i <= (1 === $blocks && [] !== $tempers ? 1 : $count); ++$i) {
-                $beds[] = new Bed($block.$i, $block, \count($beds), Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), PlaceType::Field, $tempers[$block.$i] ?? new Temper());
+                $beds[] = new Bed($block.$i, $block, \count($beds), Length::fromMetres(25), Length::fromCentimetres(75),
+                    Length::fromCentimetres(45), PlaceType::Field, $tempers[$block.$i] ?? new Temper());
             }
         }
 
-        return new Garden('G', Day::parse($today), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), Settings::usual()->ruledBy($rules), ['A', 'B'], $beds, $history, [], [], [], []);
+        return new Garden('G', Day::parse($today), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')),
+            Settings::usual()->ruledBy($rules), ['A', 'B'], $beds, $history, [], [], [], []);
     }
 }

@@ -53,7 +53,9 @@ final class BedsMeasuredTest extends TestCase
     /** Times the fewest there could be. */
     private static function pieces(Placing $placing): float
     {
-        return array_sum(array_map(static fn (Planting $p): int => \count($p->pieces), $placing->new())) / array_sum(array_map(static fn (Planting $p): int => (int) ceil($p->length()->metres() / 25 - 1e-9), $placing->new()));
+        return array_sum(array_map(static fn (Planting $p): int => \count($p->pieces),
+            $placing->new())) / array_sum(array_map(static fn (Planting $p): int => (int) ceil($p->length()->metres() / 25 - 1e-9),
+                $placing->new()));
     }
 
     public function testOneBedMoreOrThreeInAHundredTakeEverything(): void
@@ -87,7 +89,8 @@ final class BedsMeasuredTest extends TestCase
             for ($day = $start; $day <= $end; ++$day) {
                 $use[$day] = ($use[$day] ?? 0.0) + $steps * self::STEP;
             }
-            $all[] = ['candidate' => new Candidate('lettuce-head', Method::Sown, PlaceType::Field, 'compost-mulch', $start + 5, $start + 5, $start, $end - 10, $end, 1.0, 0.0, 0.0, []), 'steps' => $steps, 'end' => $end];
+            $all[] = ['candidate' => new Candidate('lettuce-head', Method::Sown, PlaceType::Field, 'compost-mulch', $start + 5,
+                $start + 5, $start, $end - 10, $end, 1.0, 0.0, 0.0, []), 'steps' => $steps, 'end' => $end];
         }
 
         return new ItemPlan($all, 0.0);
@@ -103,10 +106,14 @@ final class BedsMeasuredTest extends TestCase
 
     private static function garden(int $count): Garden
     {
-        $beds = array_map(static fn (int $i): Bed => new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), PlaceType::Field), range(1, $count));
+        $beds = array_map(static fn (int $i): Bed => new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75),
+            Length::fromCentimetres(45), PlaceType::Field), range(1, $count));
         $settings = Settings::usual();
         $s = $settings->ruledBy(new \JollyFurrow\Garden\PlanRules(weights: Weights::of(['gap' => 0.0])));
 
-        return new Garden('G', Day::of(19990), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), new Settings($s->units, $s->currency, $s->sowingDays, $s->recipe, $s->rent, $s->shortageFactor, $s->keepingShare, $s->wage, ['field' => 0, 'tunnel' => 0, 'heated' => 0], $s->compostDepth, $s->nitrogenRate, $s->fertiliserNitrogen, [], $s->rules), ['A'], $beds, [], [], [], [], []);
+        return new Garden('G', Day::of(19990), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')),
+            new Settings($s->units, $s->currency, $s->sowingDays, $s->recipe, $s->rent, $s->shortageFactor, $s->keepingShare, $s->wage,
+                ['field' => 0, 'tunnel' => 0, 'heated' => 0], $s->compostDepth, $s->nitrogenRate, $s->fertiliserNitrogen, [], $s->rules),
+            ['A'], $beds, [], [], [], [], []);
     }
 }

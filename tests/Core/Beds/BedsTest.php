@@ -44,7 +44,8 @@ final class BedsTest extends TestCase
     {
         $garden = self::garden(1, [self::past('A1', 'broccoli', '2025-09-01')]);
 
-        self::assertSame(['family-too-soon family=Cabbage bed=A1 apart=226 span other=Broccoli years=3'], array_map(Said::of(...), self::offer($garden, 'kale', 25_000)->remarks()));
+        self::assertSame(['family-too-soon family=Cabbage bed=A1 apart=226 span other=Broccoli years=3'], array_map(Said::of(...),
+            self::offer($garden, 'kale', 25_000)->remarks()));
     }
 
     public function testPiecesWhenNoBedTakesItWhole(): void
@@ -65,22 +66,26 @@ final class BedsTest extends TestCase
     /** @return list<string> */
     private static function found(Garden $garden, string $item, int $millimetres): array
     {
-        return array_map(static fn (Stretch $s): string => $s->bed.' '.$s->from.'-'.$s->to, self::offer($garden, $item, $millimetres)->pieces);
+        return array_map(static fn (Stretch $s): string => $s->bed.' '.$s->from.'-'.$s->to, self::offer($garden, $item,
+            $millimetres)->pieces);
     }
 
     private static function offer(Garden $garden, string $item, int $millimetres): BedOffer
     {
         $day = Day::parse('2026-04-20')->number;
 
-        return (new BedChoice($garden, Book::crops(), Book::recipes(), Grid::of($garden)))->offer(new Candidate($item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day - 5, $day + 50, $day + 80, 1.0, 0.0, 0.0, []), $millimetres, $day + 80);
+        return (new BedChoice($garden, Book::crops(), Book::recipes(), Grid::of($garden)))->offer(new Candidate($item, Method::Sown,
+            PlaceType::Field, 'compost-mulch', $day, $day, $day - 5, $day + 50, $day + 80, 1.0, 0.0, 0.0, []), $millimetres, $day + 80);
     }
 
     /** @param list<PastCrop> $history */
     private static function garden(int $count, array $history = [], PlaceType $place = PlaceType::Field): Garden
     {
-        $beds = array_map(static fn (int $i): Bed => new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), $place), range(1, $count));
+        $beds = array_map(static fn (int $i): Bed => new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75),
+            Length::fromCentimetres(45), $place), range(1, $count));
 
-        return new Garden('G', Day::parse('2026-03-02'), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), Settings::usual(), ['A'], $beds, $history, [], [], [], []);
+        return new Garden('G', Day::parse('2026-03-02'), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')),
+            Settings::usual(), ['A'], $beds, $history, [], [], [], []);
     }
 
     private static function past(string $bed, string $crop, string $cleared): PastCrop

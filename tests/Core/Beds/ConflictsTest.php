@@ -86,7 +86,8 @@ final class ConflictsTest extends TestCase
         $run = DryRun::of($planner, Book::crops(), $garden, [$radish], [LittleGarden::radish('2026-05-04', number: 2)]);
 
         self::assertTrue($run->isPossible());
-        self::assertSame([['stall', '2026-05-23', 0, 32]], array_map(static fn ($c): array => [$c->outlet, $c->day->iso(), $c->shortBefore, $c->shortAfter], $run->changes));
+        self::assertSame([['stall', '2026-05-23', 0, 32]], array_map(static fn ($c): array => [$c->outlet, $c->day->iso(),
+            $c->shortBefore, $c->shortAfter], $run->changes));
         self::assertEqualsWithDelta(-32 * 200.0, $run->worth, 0.001);
         self::assertFalse(DryRun::of($planner, Book::crops(), $garden, [], [LittleGarden::radish('2026-05-04', number: 2)])->isPossible());
     }
@@ -98,6 +99,7 @@ final class ConflictsTest extends TestCase
      */
     private static function rules(array $all, Planting $planting): array
     {
-        return array_map(static fn (Conflict $c): Rule => $c->rule, (new Conflicts(Book::crops()))->of(LittleGarden::on('2026-04-01', $all), [$planting->key]));
+        return array_map(static fn (Conflict $c): Rule => $c->rule, (new Conflicts(Book::crops()))->of(LittleGarden::on('2026-04-01',
+            $all), [$planting->key]));
     }
 }

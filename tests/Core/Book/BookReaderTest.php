@@ -34,7 +34,8 @@ final class BookReaderTest extends TestCase
             self::assertNotSame([], $crop->methods(), $crop->key);
             self::assertSame(\in_array(Method::Transplanted, $crop->methods(), true), $crop->timing->nurseryDays > 0, $crop->key);
             self::assertGreaterThan(0.3, $crop->stand->germination * $crop->stand->fieldFactor, $crop->key);
-            self::assertGreaterThanOrEqual($crop->stand->plantsPerSpot, $crop->stand->seedsPerSpot * $crop->stand->plantsPerSeedUnit, $crop->key);
+            self::assertGreaterThanOrEqual($crop->stand->plantsPerSpot, $crop->stand->seedsPerSpot * $crop->stand->plantsPerSeedUnit,
+                $crop->key);
             self::assertLessThan(600, $crop->stand->rows * 100 / $crop->stand->inRow->centimetres(), $crop->key.': plants in a metre');
             self::assertSame($crop->produce->stored, $crop->produce->keepingDays >= 60, $crop->key);
             self::assertSame($crop->growth->anchored, null !== $crop->rhythm->harvest, $crop->key);
@@ -49,7 +50,8 @@ final class BookReaderTest extends TestCase
             $growth = $crop->growth;
             $t = $growth->temperature;
             self::assertTrue($t->least < $growth->reference && $growth->reference < $t->best && $t->best < $t->most, $crop->key);
-            self::assertSame($crop->tender && 'potato-early' !== $crop->key, $growth->reference >= 18.0, $crop->key.': tender crops are warm-season crops');
+            self::assertSame($crop->tender && 'potato-early' !== $crop->key, $growth->reference >= 18.0,
+                $crop->key.': tender crops are warm-season crops');
             $best = (int) array_search(min($growth->emergence->days), $growth->emergence->days, true);
             $before = \INF;
             foreach ($growth->emergence->days as $degrees => $days) {
@@ -58,7 +60,8 @@ final class BookReaderTest extends TestCase
                 }
                 $before = $days;
             }
-            self::assertGreaterThan($growth->emergence->daysAt(20.0) ?? 0.0, $crop->timing->daysSown ?? $crop->timing->daysTransplanted ?? 0, $crop->key);
+            self::assertGreaterThan($growth->emergence->daysAt(20.0) ?? 0.0, $crop->timing->daysSown ?? $crop->timing->daysTransplanted
+                ?? 0, $crop->key);
         }
     }
 
@@ -72,7 +75,8 @@ final class BookReaderTest extends TestCase
     #[TestWith([['maturity', 'sometimes']])]
     public function testAWrongGrowthValueIsRefusedByName(array $wrong): void
     {
-        $rows = array_map(static fn (array $row): array => 'radish' === $row['crop'] && $row['value'] === $wrong[0] ? [...$row, 'is' => $wrong[1]] : $row, Book::rows());
+        $rows = array_map(static fn (array $row): array => 'radish' === $row['crop'] && $row['value'] === $wrong[0]
+            ? [...$row, 'is' => $wrong[1]] : $row, Book::rows());
         $this->expectException(BookFault::class);
         $this->expectExceptionMessage($wrong[0]);
         (new BookReader())->read($rows);
@@ -106,7 +110,8 @@ final class BookReaderTest extends TestCase
     #[DataProvider('faults')]
     public function testAFaultNamesCropValueAndMend(string $value, string $is, string $source, string $message): void
     {
-        $rows = array_map(static fn (array $row): array => 'radish' === $row['crop'] && $row['value'] === $value ? [...$row, 'is' => $is, 'source' => $source] : $row, Book::rows());
+        $rows = array_map(static fn (array $row): array => 'radish' === $row['crop'] && $row['value'] === $value
+            ? [...$row, 'is' => $is, 'source' => $source] : $row, Book::rows());
 
         $this->expectException(BookFault::class);
         $this->expectExceptionMessageMatches('/radish.*'.preg_quote($message, '/').'/');

@@ -43,12 +43,17 @@ final class BookSheetTest extends TestCase
         yield 'no such recipe' => [[['radish', 'recipe', 'magic']], 2, 'is no preparation recipe'];
         yield 'temperatures out of order' => [[['radish', 't_best', '3']], 2, 'a number from'];
         yield 'a crop nobody knows' => [[['moonfruit', 'rows', '3']], 2, 'not in the book'];
-        yield 'a variety of nothing' => [[['own-moon', 'of', 'moonfruit'], ['own-moon', 'variety', 'Full']], 2, 'key of a crop in the book'];
-        yield 'a variety of a variety' => [[['own-late', 'of', 'cauliflower-late'], ['own-late', 'variety', 'Later']], 2, 'no further variety itself'];
+        yield 'a variety of nothing' => [[['own-moon', 'of', 'moonfruit'], ['own-moon', 'variety', 'Full']], 2,
+            'key of a crop in the book'];
+        yield 'a variety of a variety' => [[['own-late', 'of', 'cauliflower-late'], ['own-late', 'variety', 'Later']], 2,
+            'no further variety itself'];
         yield 'a crop of the book made a variety' => [[['radish', 'of', 'carrot']], 2, 'what it is a variety of stays'];
         yield 'a variety of the book moved' => [[['cauliflower-late', 'of', 'broccoli']], 2, 'what it is a variety of stays'];
-        yield 'a variety sold otherwise' => [[['own-late', 'of', 'cauliflower'], ['own-late', 'variety', 'Later'], ['own-late', 'unit', '100 g']], 4, 'varieties of one crop share it'];
-        yield 'a new crop half said' => [[['own-moon', 'name', 'Moonfruit'], ['own-moon', 'days_sown', '60'], ['own-moon', 'nursery_days', '0'], ['own-moon', 'ground_field', '05-01..06-01'], ['own-moon', 'maturity', 'developing']], 2, 'is missing'];
+        yield 'a variety sold otherwise' => [[['own-late', 'of', 'cauliflower'], ['own-late', 'variety', 'Later'],
+            ['own-late', 'unit', '100 g']], 4, 'varieties of one crop share it'];
+        yield 'a new crop half said' => [[['own-moon', 'name', 'Moonfruit'], ['own-moon', 'days_sown', '60'],
+            ['own-moon', 'nursery_days', '0'], ['own-moon', 'ground_field', '05-01..06-01'], ['own-moon', 'maturity', 'developing']], 2,
+            'is missing'];
         yield 'bolting without its number' => [[['scallion', 'bolts', 'heat']], 2, '"bolt_heat_c" is missing'];
         yield 'what is emptied but needed' => [[['radish', 'rows', '']], 2, '"rows" is missing'];
         yield 'no place left' => [[['corn', 'ground_field', '']], 2, 'a window for at least one place'];
@@ -61,14 +66,16 @@ final class BookSheetTest extends TestCase
         $sheet = BookSheet::read([BookSheet::COLUMNS, ...$lines, ['carrot', 'days_sown', '77']], Book::rows(), self::RECIPES);
 
         self::assertSame([], $sheet->values);
-        self::assertCount(1, $sheet->faults, implode('; ', array_map(static fn (SheetLine $f): string => $f->line.' '.$f->words, $sheet->faults)));
+        self::assertCount(1, $sheet->faults, implode('; ', array_map(static fn (SheetLine $f): string => $f->line.' '.$f->words,
+            $sheet->faults)));
         self::assertSame($at, $sheet->faults[0]->line);
         self::assertStringContainsString($message, $sheet->faults[0]->words);
     }
 
     public function testEveryFaultOfASheetIsToldAtOnce(): void
     {
-        $sheet = BookSheet::read([BookSheet::COLUMNS, ['radish', 'rows', 'x'], ['radish', 'days_sown', '31'], ['radish', 'germination', '2'], ['leek', 'stock', 'stick'], ['', '', 'x']], Book::rows(), self::RECIPES);
+        $sheet = BookSheet::read([BookSheet::COLUMNS, ['radish', 'rows', 'x'], ['radish', 'days_sown', '31'], ['radish', 'germination',
+            '2'], ['leek', 'stock', 'stick'], ['', '', 'x']], Book::rows(), self::RECIPES);
 
         self::assertSame([2, 4, 5, 6], array_map(static fn (SheetLine $f): int => $f->line, $sheet->faults));
     }
@@ -76,9 +83,12 @@ final class BookSheetTest extends TestCase
     public function testTheFirstLineMustNameTheColumns(): void
     {
         self::assertStringContainsString('is empty', BookSheet::read([], Book::rows(), [])->faults[0]->words);
-        self::assertStringContainsString('The column "value" is missing', BookSheet::read([['crop', 'amount', 'is']], Book::rows(), [])->faults[0]->words);
-        self::assertStringContainsString('"colour" is no column', BookSheet::read([['crop', 'value', 'is', 'colour']], Book::rows(), [])->faults[0]->words);
-        self::assertStringContainsString('More than', BookSheet::read([BookSheet::COLUMNS, ...array_fill(0, BookSheet::MOST_LINES, ['radish', 'rows', '3'])], Book::rows(), [])->faults[0]->words);
+        self::assertStringContainsString('The column "value" is missing', BookSheet::read([['crop', 'amount', 'is']], Book::rows(),
+            [])->faults[0]->words);
+        self::assertStringContainsString('"colour" is no column', BookSheet::read([['crop', 'value', 'is', 'colour']], Book::rows(),
+            [])->faults[0]->words);
+        self::assertStringContainsString('More than', BookSheet::read([BookSheet::COLUMNS, ...array_fill(0, BookSheet::MOST_LINES,
+            ['radish', 'rows', '3'])], Book::rows(), [])->faults[0]->words);
     }
 
     public function testTheWholeBookGoesInAsItCameOut(): void
@@ -93,20 +103,26 @@ final class BookSheetTest extends TestCase
 
     public function testOwnValuesOutAndInAreTheSame(): void
     {
-        $own = [new OwnValue('radish', 'days_sown', '31', 'two springs'), new OwnValue('own-amber', 'of', 'cauliflower'), new OwnValue('own-amber', 'variety', 'Amber Moor'), new OwnValue('own-amber', 'days_transplanted', '77'), new OwnValue('own-amber', 'note_customers', 'Ask for it, "the gold one"')];
+        $own = [new OwnValue('radish', 'days_sown', '31', 'two springs'), new OwnValue('own-amber', 'of', 'cauliflower'),
+            new OwnValue('own-amber', 'variety', 'Amber Moor'), new OwnValue('own-amber', 'days_transplanted', '77'),
+            new OwnValue('own-amber', 'note_customers', 'Ask for it, "the gold one"')];
         $lines = [BookSheet::COLUMNS, ...array_map(static fn (OwnValue $v): array => array_values($v->row()), $own)];
 
         self::assertEqualsCanonicalizing($own, BookSheet::read($lines, Book::rows(), self::RECIPES)->values);
         self::assertEqualsCanonicalizing($own, BookSheet::read($lines, Book::rows(), self::RECIPES)->over($own));
         $book = (new BookReader())->read([...Book::rows(), ...array_map(static fn (OwnValue $v): array => $v->row(), $own)]);
-        self::assertSame([31, 77, 'cauliflower', 'Ask for it, "the gold one"'], [$book->get('radish')->timing->daysSown, $book->get('own-amber')->timing->daysTransplanted, $book->get('own-amber')->item(), $book->get('own-amber')->notes['note_customers']]);
-        self::assertSame(['garden', 'two springs'], [$book->get('radish')->source('days_sown')->kind->value, $book->get('radish')->source('days_sown')->note]);
+        self::assertSame([31, 77, 'cauliflower', 'Ask for it, "the gold one"'], [$book->get('radish')->timing->daysSown,
+            $book->get('own-amber')->timing->daysTransplanted, $book->get('own-amber')->item(),
+            $book->get('own-amber')->notes['note_customers']]);
+        self::assertSame(['garden', 'two springs'], [$book->get('radish')->source('days_sown')->kind->value,
+            $book->get('radish')->source('days_sown')->note]);
     }
 
     public function testAValuePutBackToTheBooksIsNoLongerOnesOwn(): void
     {
         $own = [new OwnValue('radish', 'days_sown', '31'), new OwnValue('radish', 'rows', '8')];
-        $sheet = BookSheet::read([BookSheet::COLUMNS, ['radish', 'days_sown', (string) Book::crops()->get('radish')->timing->daysSown]], Book::rows(), self::RECIPES);
+        $sheet = BookSheet::read([BookSheet::COLUMNS, ['radish', 'days_sown', (string) Book::crops()->get('radish')->timing->daysSown]],
+            Book::rows(), self::RECIPES);
 
         self::assertEquals([$own[1]], $sheet->over($own));
     }

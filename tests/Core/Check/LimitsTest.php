@@ -20,7 +20,8 @@ final class LimitsTest extends TestCase
     private const GARDEN = [
         'today' => '2026-03-02', 'place' => ['first_frost' => '10-06'], 'settings' => [],
         'outlets' => [['key' => 'stall', 'priority' => 1, 'pick_window_days' => 3]],
-        'products' => [['key' => 'carrots', 'parts' => [['item' => 'carrot-storage', 'units' => 1.0]]], ['key' => 'lettuce', 'parts' => [['item' => 'lettuce-head', 'units' => 1.0]]]],
+        'products' => [['key' => 'carrots', 'parts' => [['item' => 'carrot-storage', 'units' => 1.0]]],
+            ['key' => 'lettuce', 'parts' => [['item' => 'lettuce-head', 'units' => 1.0]]]],
         'promises' => [],
     ];
 
@@ -32,7 +33,8 @@ final class LimitsTest extends TestCase
     public function testFrostEndsATenderCrop(string $place, string $clear, bool $isFault): void
     {
         $rules = new TimingRules(new Sheet(self::GARDEN), Book::crops(), Book::recipes());
-        $faults = $rules->faults(new Sheet(['key' => 'p', 'item' => 'tomato', 'method' => 'transplanted', 'place' => $place, 'recipe' => 'compost-mulch',
+        $faults = $rules->faults(new Sheet(['key' => 'p', 'item' => 'tomato', 'method' => 'transplanted', 'place' => $place,
+            'recipe' => 'compost-mulch',
             'sow' => '2026-03-20', 'ground' => '2026-05-30', 'bed_start' => '2026-05-20', 'ready' => '2026-07-29', 'clear' => $clear]));
 
         self::assertSame($isFault, \in_array(FaultKind::Frosted, array_map(static fn (Fault $f): FaultKind => $f->kind, $faults), true));
@@ -45,9 +47,12 @@ final class LimitsTest extends TestCase
         $sound = (int) floor(1000 * (1 - $lost) ** (28 / 7));
         self::assertLessThan((int) floor(1000 * (1 - $lost) ** (28 / 8)), $sound, 'an eighth would be seen');
         $kinds = static function (int $units): array {
-            $planting = new Sheet(['key' => 'c', 'item' => 'carrot-storage', 'variety' => 'carrot-storage', 'units' => 1000, 'ready' => '2026-10-01', 'clear' => '2026-10-01', 'per_metre' => 100.0, 'harvests' => [],
-                'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 10_000, 'width_share' => 1.0]], 'standing' => 'planned', 'method' => 'sown', 'sow' => '2026-06-01', 'ground' => '2026-06-01']);
-            $plan = new Sheet(['supply' => [['item' => 'carrot-storage', 'days' => [['day' => '2026-10-29', 'reach_days' => 200, 'promised' => $units, 'served' => $units, 'from' => ['c' => $units]]]]]]);
+            $planting = new Sheet(['key' => 'c', 'item' => 'carrot-storage', 'variety' => 'carrot-storage', 'units' => 1000,
+                'ready' => '2026-10-01', 'clear' => '2026-10-01', 'per_metre' => 100.0, 'harvests' => [],
+                'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 10_000, 'width_share' => 1.0]], 'standing' => 'planned',
+                    'method' => 'sown', 'sow' => '2026-06-01', 'ground' => '2026-06-01']);
+            $plan = new Sheet(['supply' => [['item' => 'carrot-storage', 'days' => [['day' => '2026-10-29', 'reach_days' => 200,
+                'promised' => $units, 'served' => $units, 'from' => ['c' => $units]]]]]]);
             $faults = (new SupplyRules(new Sheet(self::GARDEN), $plan, Book::crops(), [$planting]))->faults();
 
             return array_filter(array_map(static fn (Fault $f): FaultKind => $f->kind, $faults), static fn (FaultKind $k): bool => FaultKind::MoreThanItGives === $k);

@@ -35,18 +35,25 @@ final class ClimateTest extends TestCase
         self::assertCount(9 * 53, $rows);
         foreach ($rows as $row) {
             self::assertIsArray($row);
-            self::assertEqualsWithDelta($row[2], DayLength::hours(is_numeric($row[0]) ? (float) $row[0] : 0.0, Day::parse(\is_string($row[1]) ? $row[1] : '')), 1 / 60, json_encode($row, \JSON_THROW_ON_ERROR));
+            self::assertEqualsWithDelta($row[2], DayLength::hours(is_numeric($row[0]) ? (float) $row[0] : 0.0,
+                Day::parse(\is_string($row[1]) ? $row[1] : '')), 1 / 60, json_encode($row, \JSON_THROW_ON_ERROR));
         }
     }
 
-    /** McMaster & Wilhelm 1997 (Agricultural and Forest Meteorology 87: 291-300): maximum 25, minimum 5, base 10: 5.0 by method 1, 7.5 by method 2. */
+    /**
+     * McMaster & Wilhelm 1997 (Agricultural and Forest Meteorology 87: 291-300): maximum 25, minimum 5, base 10: 5.0 by
+     * method 1, 7.5 by method 2.
+     */
     public function testHeatUnitsOfMcMasterAndWilhelm(): void
     {
         self::assertSame([5.0, 7.5], [HeatUnits::simple(5, 25, 10), HeatUnits::cutOff(5, 25, 10)]);
         self::assertSame(0.0, HeatUnits::simple(2, 9, 10));
     }
 
-    /** Corn heat units between 50 and 86 degrees F, common practice, no source: a day from 45 to 95 degrees counts (50 + 86) / 2 - 50 = 18. */
+    /**
+     * Corn heat units between 50 and 86 degrees F, common practice, no source: a day from 45 to 95 degrees counts (50 +
+     * 86) / 2 - 50 = 18.
+     */
     public function testCornHeatUnits(): void
     {
         self::assertSame(18.0, HeatUnits::cutOff(45, 95, 50, 86));

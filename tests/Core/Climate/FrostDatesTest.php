@@ -18,7 +18,8 @@ final class FrostDatesTest extends TestCase
     {
         $years = array_map(floatval(...), range(20, 1, -1));
 
-        self::assertEqualsWithDelta([2.9, 10.5, 18.1], array_map(static fn (float $s): ?float => FrostDates::quantile($years, $s), [0.1, 0.5, 0.9]), 1e-9);
+        self::assertEqualsWithDelta([2.9, 10.5, 18.1], array_map(static fn (float $s): ?float => FrostDates::quantile($years, $s),
+            [0.1, 0.5, 0.9]), 1e-9);
     }
 
     /** Few years: a bell curve through them; for 8, 10 and 12 the mean is 10, the spread 2, a tenth lies 1.2816 spreads below. */
@@ -30,11 +31,15 @@ final class FrostDatesTest extends TestCase
 
     public function testTwentyYearsOfARecord(): void
     {
-        $frost = FrostDates::fromRecord(self::years(20, static fn (int $year): array => ['05-'.\sprintf('%02d', 1 + $year % 10), '10-'.\sprintf('%02d', 10 + $year % 10)]), false);
+        $frost = FrostDates::fromRecord(self::years(20, static fn (int $year): array => ['05-'.\sprintf('%02d', 1 + $year % 10),
+            '10-'.\sprintf('%02d', 10 + $year % 10)]), false);
 
         self::assertSame(20, $frost->years);
-        self::assertEqualsWithDelta([Day::parse('2026-05-09')->number, Day::parse('2026-05-01')->number], array_map(static fn (float $odds): int => $frost->day(FrostGrade::Light, 'last', $odds, 2026, false)->number ?? 0, [0.1, 0.9]), 1, 'to a day: leap years count one more');
-        self::assertEqualsWithDelta(Day::parse('2026-10-11')->number, $frost->day(FrostGrade::Light, 'first', 0.1, 2026, false)->number ?? 0, 1);
+        self::assertEqualsWithDelta([Day::parse('2026-05-09')->number, Day::parse('2026-05-01')->number],
+            array_map(static fn (float $odds): int => $frost->day(FrostGrade::Light, 'last', $odds, 2026, false)->number ?? 0,
+                [0.1, 0.9]), 1, 'to a day: leap years count one more');
+        self::assertEqualsWithDelta(Day::parse('2026-10-11')->number, $frost->day(FrostGrade::Light, 'first', 0.1, 2026, false)->number
+            ?? 0, 1);
         self::assertLessThan($frost->dates['light']['last']['0.1'], $frost->dates['hard']['last']['0.1'], 'harder frosts end sooner');
     }
 

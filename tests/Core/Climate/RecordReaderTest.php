@@ -16,18 +16,21 @@ final class RecordReaderTest extends TestCase
     public function testColumnsInAnyOrderUnitsByHeadingGapsCounted(): void
     {
         $reader = new RecordReader();
-        $record = $reader->read([['Rain (in)', 'Day', 'Low F', 'High F'], ['0.5', '2025-05-01', '41', '68'], ['', '2025-05-02', '', ''], ['0', '2025-05-04', '50', '77']]);
+        $record = $reader->read([['Rain (in)', 'Day', 'Low F', 'High F'], ['0.5', '2025-05-01', '41', '68'], ['', '2025-05-02', '', ''],
+            ['0', '2025-05-04', '50', '77']]);
 
         self::assertNotNull($record);
         self::assertSame([], $reader->doubts);
         self::assertSame([2, 2], [$record->days(), $record->gaps()]);
-        self::assertEqualsWithDelta([5.0, 20.0, 12.7], [...\array_slice($record->min, 0, 1), ...\array_slice($record->max, 0, 1), ...\array_slice($record->rain, 0, 1)], 0.01);
+        self::assertEqualsWithDelta([5.0, 20.0, 12.7], [...\array_slice($record->min, 0, 1), ...\array_slice($record->max, 0, 1),
+            ...\array_slice($record->rain, 0, 1)], 0.01);
     }
 
     public function testFahrenheitWithoutSayingSoIsFoundOrAsked(): void
     {
         $hot = new RecordReader();
-        self::assertEqualsWithDelta([35.0], array_values($hot->read([['date', 'min', 'max'], ['2025-07-01', '59', '95']])->max ?? []), 0.01);
+        self::assertEqualsWithDelta([35.0], array_values($hot->read([['date', 'min', 'max'], ['2025-07-01', '59', '95']])->max ?? []),
+            0.01);
         self::assertSame([], $hot->doubts);
         $mild = new RecordReader();
         $mild->read([['date', 'min', 'max'], ['2025-03-01', '39', '55']]);
@@ -79,6 +82,7 @@ final class RecordReaderTest extends TestCase
         self::assertEqualsWithDelta($climate->minSd[200], $spread, 0.5);
         self::assertEqualsWithDelta(880, array_sum($days->rain) / 30, 90);
         self::assertEquals($days, (new WeatherGenerator($climate, 7))->days(Day::parse('1990-01-01'), Day::parse('2019-12-31')));
-        self::assertNotEquals($days->min, (new WeatherGenerator($climate, 8))->days(Day::parse('1990-01-01'), Day::parse('2019-12-31'))->min);
+        self::assertNotEquals($days->min, (new WeatherGenerator($climate, 8))->days(Day::parse('1990-01-01'),
+            Day::parse('2019-12-31'))->min);
     }
 }

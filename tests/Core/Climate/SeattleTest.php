@@ -14,7 +14,10 @@ use JollyFurrow\Paste\Cells;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;
 
-/** A real daily record: Seattle, 2012 to 2015, out of npm vega-datasets 3.2.1 (seattle-weather.csv), against the same reckoned by a script in another language. */
+/**
+ * A real daily record: Seattle, 2012 to 2015, out of npm vega-datasets 3.2.1 (seattle-weather.csv), against the same
+ * reckoned by a script in another language.
+ */
 final class SeattleTest extends TestCase
 {
     private const SCRIPT = <<<'JS'
@@ -33,7 +36,8 @@ final class SeattleTest extends TestCase
 
     public function testFrostOddsAndHeatUnitsAgreeWithAnotherReckoning(): void
     {
-        $other = json_decode((string) shell_exec('cd '.escapeshellarg(\dirname(__DIR__, 3)).' && node -e '.escapeshellarg(self::SCRIPT)), true);
+        $other = json_decode((string) shell_exec('cd '.escapeshellarg(\dirname(__DIR__,
+            3)).' && node -e '.escapeshellarg(self::SCRIPT)), true);
         self::assertIsArray($other);
         $record = self::record();
         $frost = FrostDates::fromRecord($record, false);

@@ -52,7 +52,8 @@ final class PublishedTablesTest extends TestCase
     public function testEmergenceIsTheTables(string $crop, array $days): void
     {
         foreach ($days as $degrees => $wanted) {
-            self::assertEqualsWithDelta($wanted, Book::crops()->get($crop)->growth->emergence->daysAt((float) $degrees), 0.55, $crop.' at '.$degrees);
+            self::assertEqualsWithDelta($wanted, Book::crops()->get($crop)->growth->emergence->daysAt((float) $degrees), 0.55,
+                $crop.' at '.$degrees);
         }
     }
 
@@ -124,14 +125,17 @@ final class PublishedTablesTest extends TestCase
             self::assertNotNull($store, $key);
             self::assertTrue($store->celsius >= $coldest && $store->celsius <= $warmest, $key.' at '.$store->celsius);
             self::assertGreaterThanOrEqual($humidity, $store->humidity, $key);
-            self::assertTrue($store->least >= $least && $store->most <= $most, \sprintf('%s: %d to %d days', $key, $store->least, $store->most));
+            self::assertTrue($store->least >= $least && $store->most <= $most, \sprintf('%s: %d to %d days', $key, $store->least,
+                $store->most));
         }
     }
 
     /** Cold below which it is harmed, degrees C. From memory: the same handbook, table of chilling injury. */
     public function testWhatColdHarmsInStoreIsTheHandbooks(): void
     {
-        $limits = ['bean-bush' => [4, 7], 'cucumber' => [7, 10], 'eggplant' => [7, 10], 'pepper' => [7, 7], 'potato-storage' => [3, 3], 'pumpkin' => [10, 10], 'squash-winter' => [10, 10], 'sweet-potato' => [12, 13], 'tomato' => [7, 10], 'basil' => [10, 10], 'squash-summer' => [5, 5]];
+        $limits = ['bean-bush' => [4, 7], 'cucumber' => [7, 10], 'eggplant' => [7, 10], 'pepper' => [7, 7], 'potato-storage' => [3, 3],
+            'pumpkin' => [10, 10], 'squash-winter' => [10, 10], 'sweet-potato' => [12, 13], 'tomato' => [7, 10], 'basil' => [10, 10],
+            'squash-summer' => [5, 5]];
         foreach ($limits as $crop => [$from, $to]) {
             $chill = Book::crops()->get($crop)->habits->store->chill ?? -99.0;
             self::assertTrue($chill >= $from && $chill <= $to, $crop.' '.$chill);
@@ -145,7 +149,8 @@ final class PublishedTablesTest extends TestCase
             2 => ['lettuce-head', 'lettuce-leaf', 'onion', 'parsnip', 'spinach'],
             4 => ['beet', 'cabbage-early', 'cabbage-storage', 'carrot', 'cauliflower', 'chard', 'parsley', 'pea', 'radish', 'turnip'],
             10 => ['asparagus', 'corn', 'tomato'],
-            16 => ['bean-bush', 'cucumber', 'eggplant', 'melon', 'okra', 'pepper', 'pumpkin', 'squash-summer', 'squash-winter', 'watermelon'],
+            16 => ['bean-bush', 'cucumber', 'eggplant', 'melon', 'okra', 'pepper', 'pumpkin', 'squash-summer', 'squash-winter',
+                'watermelon'],
         ];
         foreach ($table as $degrees => $crops) {
             foreach ($crops as $crop) {
@@ -161,7 +166,13 @@ final class PublishedTablesTest extends TestCase
      */
     public function testDistancesInTheRowAreTheHandbooks(): void
     {
-        $inches = ['asparagus' => [9, 18], 'bean-bush' => [2, 4], 'beet' => [2, 4], 'broccoli' => [12, 24], 'brussels-sprouts' => [18, 24], 'cabbage-early' => [12, 24], 'carrot-storage' => [1, 3], 'cauliflower' => [14, 24], 'celery' => [6, 12], 'chard' => [8, 15], 'chinese-cabbage' => [10, 18], 'corn' => [8, 12], 'eggplant' => [18, 30], 'endive' => [8, 15], 'kale' => [8, 24], 'kohlrabi' => [3, 8], 'leek' => [2, 6], 'lettuce-head' => [10, 15], 'onion' => [1, 6], 'parsley' => [4, 12], 'parsnip' => [2, 4], 'pea' => [1, 3], 'pepper' => [12, 24], 'potato-storage' => [6, 14], 'radish' => [0.5, 1.5], 'rutabaga' => [5, 8], 'spinach' => [2, 6], 'squash-summer' => [24, 48], 'sweet-potato' => [10, 18], 'tomato' => [12, 48], 'turnip' => [2, 6]];
+        $inches = ['asparagus' => [9, 18], 'bean-bush' => [2, 4], 'beet' => [2, 4], 'broccoli' => [12, 24], 'brussels-sprouts' => [18,
+            24], 'cabbage-early' => [12, 24], 'carrot-storage' => [1, 3], 'cauliflower' => [14, 24], 'celery' => [6, 12], 'chard' => [8,
+            15], 'chinese-cabbage' => [10, 18], 'corn' => [8, 12], 'eggplant' => [18, 30], 'endive' => [8, 15], 'kale' => [8, 24],
+            'kohlrabi' => [3, 8], 'leek' => [2, 6], 'lettuce-head' => [10, 15], 'onion' => [1, 6], 'parsley' => [4, 12],
+            'parsnip' => [2, 4], 'pea' => [1, 3], 'pepper' => [12, 24], 'potato-storage' => [6, 14], 'radish' => [0.5, 1.5],
+            'rutabaga' => [5, 8], 'spinach' => [2, 6], 'squash-summer' => [24, 48], 'sweet-potato' => [10, 18], 'tomato' => [12, 48],
+            'turnip' => [2, 6]];
         foreach ($inches as $crop => [$from, $to]) {
             $distance = Book::crops()->get($crop)->habits->hoe->inRow->centimetres() / 2.54 / Book::crops()->get($crop)->stand->plantsPerSpot;
             self::assertTrue($distance >= $from - 0.1 && $distance <= $to + 0.1, \sprintf('%s: %.1f in', $crop, $distance));
@@ -175,7 +186,9 @@ final class PublishedTablesTest extends TestCase
      */
     public function testYieldsLieAroundTheHandbooks(): void
     {
-        $hundredweight = ['bean-bush' => 100, 'beet-storage' => 300, 'carrot-storage' => 500, 'celeriac' => 250, 'onion' => 500, 'parsnip' => 250, 'pea' => 60, 'potato-early' => 300, 'potato-storage' => 400, 'rutabaga' => 400, 'spinach' => 120, 'strawberry' => 150, 'sweet-potato' => 300, 'turnip' => 200, 'squash-summer' => 200];
+        $hundredweight = ['bean-bush' => 100, 'beet-storage' => 300, 'carrot-storage' => 500, 'celeriac' => 250, 'onion' => 500,
+            'parsnip' => 250, 'pea' => 60, 'potato-early' => 300, 'potato-storage' => 400, 'rutabaga' => 400, 'spinach' => 120,
+            'strawberry' => 150, 'sweet-potato' => 300, 'turnip' => 200, 'squash-summer' => 200];
         foreach ($hundredweight as $crop => $cwt) {
             $produce = Book::crops()->get($crop)->produce;
             if (!$produce->isByWeight()) {
@@ -183,14 +196,22 @@ final class PublishedTablesTest extends TestCase
             }
             $here = $produce->perMetre * 0.1 / 1.2;
             $there = $cwt * 45.36 / 4046.86;
-            self::assertTrue($here > 0.5 * $there && $here < 5 * $there, \sprintf('%s: %.1f kg a square metre, the handbook %.1f', $crop, $here, $there));
+            self::assertTrue($here > 0.5 * $there && $here < 5 * $there, \sprintf('%s: %.1f kg a square metre, the handbook %.1f',
+                $crop, $here, $there));
         }
     }
 
-    /** Weight of a thousand seeds, grams. From memory: seed trade tables, as they are printed in growers' catalogues; within half to twice. */
+    /**
+     * Weight of a thousand seeds, grams. From memory: seed trade tables, as they are printed in growers' catalogues;
+     * within half to twice.
+     */
     public function testAThousandSeedsWeighWhatTheyDo(): void
     {
-        $grams = ['lettuce-head' => 1.1, 'carrot' => 1.3, 'onion' => 4, 'leek' => 3, 'beet' => 17, 'spinach' => 10, 'radish' => 10, 'cabbage-early' => 3.5, 'tomato' => 3, 'pepper' => 6.5, 'cucumber' => 28, 'corn' => 180, 'pea' => 220, 'bean-bush' => 300, 'bean-broad' => 1500, 'parsnip' => 4, 'celery' => 0.4, 'parsley' => 1.7, 'basil' => 1.5, 'eggplant' => 4.4, 'squash-winter' => 160, 'turnip' => 2.2, 'cilantro' => 10, 'dill' => 1.5, 'endive' => 1.4, 'rye' => 30, 'buckwheat' => 25, 'phacelia' => 2, 'mustard' => 6, 'clover-crimson' => 4];
+        $grams = ['lettuce-head' => 1.1, 'carrot' => 1.3, 'onion' => 4, 'leek' => 3, 'beet' => 17, 'spinach' => 10, 'radish' => 10,
+            'cabbage-early' => 3.5, 'tomato' => 3, 'pepper' => 6.5, 'cucumber' => 28, 'corn' => 180, 'pea' => 220, 'bean-bush' => 300,
+            'bean-broad' => 1500, 'parsnip' => 4, 'celery' => 0.4, 'parsley' => 1.7, 'basil' => 1.5, 'eggplant' => 4.4,
+            'squash-winter' => 160, 'turnip' => 2.2, 'cilantro' => 10, 'dill' => 1.5, 'endive' => 1.4, 'rye' => 30, 'buckwheat' => 25,
+            'phacelia' => 2, 'mustard' => 6, 'clover-crimson' => 4];
         foreach ($grams as $crop => $wanted) {
             $is = Book::crops()->get($crop)->stand->thousandSeedGrams;
             self::assertTrue($is > $wanted / 2 && $is < $wanted * 2, $crop.' '.$is);
@@ -203,11 +224,13 @@ final class PublishedTablesTest extends TestCase
      */
     public function testGreenManuresAreSownAsThickAsTheHandbookSays(): void
     {
-        $rates = ['rye' => [65, 225], 'oats' => [80, 225], 'vetch' => [17, 90], 'clover-crimson' => [15, 40], 'buckwheat' => [35, 110], 'mustard' => [6, 30], 'phacelia' => [6, 20]];
+        $rates = ['rye' => [65, 225], 'oats' => [80, 225], 'vetch' => [17, 90], 'clover-crimson' => [15, 40], 'buckwheat' => [35, 110],
+            'mustard' => [6, 30], 'phacelia' => [6, 20]];
         foreach ($rates as $crop => [$from, $to]) {
             $stand = Book::crops()->get($crop)->stand;
             $perSquareMetre = $stand->rows / $stand->inRow->metres() / 0.75 / ($stand->germination * $stand->fieldFactor) * $stand->thousandSeedGrams / 1000;
-            self::assertTrue($perSquareMetre * 10 > $from && $perSquareMetre * 10 < 2 * $to, \sprintf('%s: %.0f kg a hectare', $crop, $perSquareMetre * 10));
+            self::assertTrue($perSquareMetre * 10 > $from && $perSquareMetre * 10 < 2 * $to, \sprintf('%s: %.0f kg a hectare', $crop,
+                $perSquareMetre * 10));
         }
     }
 
@@ -227,7 +250,8 @@ final class PublishedTablesTest extends TestCase
         foreach (Book::crops()->entries() as $crop) {
             $h = $crop->habits;
             $of = $crop->key;
-            self::assertSame($crop->tender || str_starts_with($of, 'potato'), 'tender' === $h->hardiness->value, $of.': tender crops are killed by frost');
+            self::assertSame($crop->tender || str_starts_with($of, 'potato'), 'tender' === $h->hardiness->value,
+                $of.': tender crops are killed by frost');
             $grown = $h->frostDamage['grown'] ?? 0.0;
             self::assertTrue('hardy' !== $h->hardiness->value || $grown <= -2.0, $of);
             self::assertTrue('tender' !== $h->hardiness->value || $grown >= -2.0, $of);
@@ -237,10 +261,13 @@ final class PublishedTablesTest extends TestCase
             self::assertLessThanOrEqual($crop->stand->rows, $h->hoe->rows, $of.': the hoe wants fewer rows');
             self::assertTrue(null === $h->underCover || $h->underCover->rows >= $h->hoe->rows, $of);
             self::assertSame(Pattern::GreenManure !== $crop->pattern, null !== $h->store, $of.': what is harvested has its store');
-            self::assertTrue(null === $h->store || null === $h->store->chill || $h->store->chill <= $h->store->celsius, $of.': it is not stored below what harms it');
-            self::assertTrue(null === $h->store || $crop->produce->keepingDays <= $h->store->most, $of.': it is not counted on longer than it keeps');
+            self::assertTrue(null === $h->store || null === $h->store->chill || $h->store->chill <= $h->store->celsius,
+                $of.': it is not stored below what harms it');
+            self::assertTrue(null === $h->store || $crop->produce->keepingDays <= $h->store->most,
+                $of.': it is not counted on longer than it keeps');
             self::assertTrue(!\in_array($h->stock, [Stock::Seed, Stock::SeedBall], true) || $crop->stand->thousandSeedGrams <= 2000, $of);
-            self::assertTrue(null === $h->flowerDays || $h->flowerDays < ($crop->timing->daysSown ?? $crop->timing->daysTransplanted ?? 0), $of);
+            self::assertTrue(null === $h->flowerDays || $h->flowerDays < ($crop->timing->daysSown ?? $crop->timing->daysTransplanted
+                ?? 0), $of);
             self::assertLessThan(6.0, self::seedsPerPlant($crop), $of.': seed many times the stand');
         }
     }
@@ -257,7 +284,8 @@ final class PublishedTablesTest extends TestCase
         $book = Book::crops();
 
         self::assertGreaterThanOrEqual(50, \count($book->all()));
-        foreach (['cauliflower' => 6, 'broccoli' => 3, 'corn' => 3, 'onion' => 4, 'squash-winter' => 3, 'lettuce-head' => 3, 'cabbage-early' => 4, 'potato-storage' => 2, 'carrot' => 3] as $item => $varieties) {
+        foreach (['cauliflower' => 6, 'broccoli' => 3, 'corn' => 3, 'onion' => 4, 'squash-winter' => 3, 'lettuce-head' => 3,
+            'cabbage-early' => 4, 'potato-storage' => 2, 'carrot' => 3] as $item => $varieties) {
             self::assertCount($varieties, $book->varietiesOf($item), $item);
         }
         self::assertSame('cauliflower', $book->get('cauliflower-winter-a')->item());

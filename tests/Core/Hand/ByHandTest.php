@@ -31,7 +31,8 @@ final class ByHandTest extends TestCase
 
     public function testPlantingOutLaterLeavesTheSowingDay(): void
     {
-        $moved = $this->hand->intoGroundOn(LittleGarden::on('2026-04-20'), LittleGarden::lettuce('2026-04-10', standing: Standing::InNursery), Day::parse('2026-05-12'));
+        $moved = $this->hand->intoGroundOn(LittleGarden::on('2026-04-20'), LittleGarden::lettuce('2026-04-10',
+            standing: Standing::InNursery), Day::parse('2026-05-12'));
 
         self::assertSame(['2026-04-10', '2026-05-12', '2026-05-07', '2026-06-25', '2026-07-02'], self::days($moved));
         $this->expectException(CannotBeDone::class);
@@ -50,9 +51,11 @@ final class ByHandTest extends TestCase
     public function testAnotherBedTakesItInOnePieceWhereThereIsRoom(): void
     {
         $radish = LittleGarden::radish('2026-04-10', to: 15_000);
-        $garden = LittleGarden::on('2026-04-01', [$radish, LittleGarden::radish('2026-04-12', 'A2', 0, 12_000), LittleGarden::radish('2026-04-12', 'A3', 2_000, 4_000, number: 2)]);
+        $garden = LittleGarden::on('2026-04-01', [$radish, LittleGarden::radish('2026-04-12', 'A2', 0, 12_000),
+            LittleGarden::radish('2026-04-12', 'A3', 2_000, 4_000, number: 2)]);
 
-        self::assertEquals([4_000, 19_000], [$this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->from, $this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->to]);
+        self::assertEquals([4_000, 19_000], [$this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->from,
+            $this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->to]);
         self::assertSame('tunnel', $this->hand->onto($garden, $radish, 'T1', null)->place->value);
         $this->expectExceptionMessage('no-room bed=A2 wanted=15 m most=8 m');
         $this->hand->onto($garden, $radish, 'A2', null);
@@ -64,7 +67,8 @@ final class ByHandTest extends TestCase
         $two = $first->but(pieces: [...$first->pieces, ...LittleGarden::radish('2026-04-10', 'A3', 0, 3_000)->pieces]);
 
         self::assertSame(9_000, $this->hand->asLongAs($two, 9_000)->length()->millimetres);
-        self::assertSame(['A1', 2_500], [$this->hand->asLongAs($two, 2_500)->pieces[0]->bed, $this->hand->asLongAs($two, 2_500)->length()->millimetres]);
+        self::assertSame(['A1', 2_500], [$this->hand->asLongAs($two, 2_500)->pieces[0]->bed, $this->hand->asLongAs($two,
+            2_500)->length()->millimetres]);
         self::assertCount(1, $this->hand->asLongAs($two, 4_000)->pieces);
         self::assertSame([4_000, 10_000, 'radish@2026-04-10#1'], [$second->pieces[0]->from, $second->pieces[0]->to, $second->key]);
         $this->expectException(CannotBeDone::class);

@@ -25,11 +25,13 @@ final class FieldWorkTest extends TestCase
     public function testSownInPart(): void
     {
         $radish = LittleGarden::radish('2026-04-10');
-        [$sown, $rest] = $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'), Length::fromMetres(3), null, null, 'seed ran out'), '2026-04-12');
+        [$sown, $rest] = $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'),
+            Length::fromMetres(3), null, null, 'seed ran out'), '2026-04-12');
 
         self::assertSame([Standing::Growing, 3_000, '2026-05-12'], [$sown->standing, $sown->length()->millimetres, $sown->ready->iso()]);
         self::assertSame([Standing::Planned, 2_000, '2026-04-10'], [$rest->standing, $rest->length()->millimetres, $rest->sow->iso()]);
-        self::assertCount(1, $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'), Length::fromMetres(3), null, null, ''), '2026-04-12', restStays: false));
+        self::assertCount(1, $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'),
+            Length::fromMetres(3), null, null, ''), '2026-04-12', restStays: false));
     }
 
     public function testSownInAnotherBed(): void
@@ -43,11 +45,14 @@ final class FieldWorkTest extends TestCase
     public function testOutOfTraysItIsFirstInTheNurseryThenInTheGround(): void
     {
         $lettuce = LittleGarden::lettuce('2026-04-10');
-        [$sown] = $this->after($lettuce, new FieldNote($lettuce->key, Happening::Sown, Day::parse('2026-04-11'), null, null, null, ''), '2026-04-11');
-        [$planted] = $this->after($sown, new FieldNote($lettuce->key, Happening::Planted, Day::parse('2026-05-12'), null, null, null, ''), '2026-05-12');
+        [$sown] = $this->after($lettuce, new FieldNote($lettuce->key, Happening::Sown, Day::parse('2026-04-11'), null, null, null, ''),
+            '2026-04-11');
+        [$planted] = $this->after($sown, new FieldNote($lettuce->key, Happening::Planted, Day::parse('2026-05-12'), null, null, null,
+            ''), '2026-05-12');
 
         self::assertSame([Standing::InNursery, '2026-05-09'], [$sown->standing, $sown->ground->iso()]);
-        self::assertSame([Standing::Growing, '2026-04-11', '2026-06-25'], [$planted->standing, $planted->sow->iso(), $planted->ready->iso()]);
+        self::assertSame([Standing::Growing, '2026-04-11', '2026-06-25'], [$planted->standing, $planted->sow->iso(),
+            $planted->ready->iso()]);
     }
 
     public function testAThinStandAndALossBothTellOnTheHarvest(): void
@@ -56,7 +61,8 @@ final class FieldWorkTest extends TestCase
         [$thin] = $this->after($radish, self::note(Happening::Emerged, '2026-04-18', 0.75), '2026-04-18');
         [$lost] = $this->after($thin, self::note(Happening::Lost, '2026-04-28', 0.5), '2026-04-28');
 
-        self::assertSame([41.0, 20.0], array_map(static fn (Planting $p): float => Lot::of($p, Book::crops()->get('radish'))[0]->units, [$thin, $lost]));
+        self::assertSame([41.0, 20.0], array_map(static fn (Planting $p): float => Lot::of($p, Book::crops()->get('radish'))[0]->units,
+            [$thin, $lost]));
         [$gone] = $this->after($lost, self::note(Happening::Lost, '2026-05-02', 1.0), '2026-05-02');
         self::assertSame([Standing::Cleared, '2026-05-02', 0.0], [$gone->standing, $gone->clear->iso(), $gone->stand]);
     }
@@ -76,7 +82,8 @@ final class FieldWorkTest extends TestCase
 
     public function testFinishedFreesTheBed(): void
     {
-        [$done] = $this->after(LittleGarden::radish('2026-04-10', standing: Standing::Growing), self::note(Happening::Finished, '2026-05-12'), '2026-05-12');
+        [$done] = $this->after(LittleGarden::radish('2026-04-10', standing: Standing::Growing), self::note(Happening::Finished,
+            '2026-05-12'), '2026-05-12');
 
         self::assertSame([Standing::Cleared, '2026-05-12', []], [$done->standing, $done->clear->iso(), FieldWork::possible($done)]);
     }
@@ -86,7 +93,8 @@ final class FieldWorkTest extends TestCase
     public function testWhatCannotHaveHappenedNamesItsField(Standing $standing, array $note, string $field): void
     {
         try {
-            $this->after(LittleGarden::radish('2026-04-10', standing: $standing), new FieldNote('radish@2026-04-10#1', $note[0], Day::parse($note[1]), null === $note[2] ? null : Length::fromMetres($note[2]), null, null, ''), '2026-04-20');
+            $this->after(LittleGarden::radish('2026-04-10', standing: $standing), new FieldNote('radish@2026-04-10#1', $note[0],
+                Day::parse($note[1]), null === $note[2] ? null : Length::fromMetres($note[2]), null, null, ''), '2026-04-20');
             self::fail('It was taken.');
         } catch (CannotBeDone $not) {
             self::assertSame($field, $not->field);
@@ -111,6 +119,7 @@ final class FieldWorkTest extends TestCase
     /** @return list<Planting> */
     private function after(Planting $planting, FieldNote $note, string $today, string $bed = '', bool $restStays = true): array
     {
-        return (new FieldWork(Book::crops(), new ByHand(Book::crops(), Book::recipes())))->after(LittleGarden::on($today, [$planting]), $planting, $note, $bed, $restStays);
+        return (new FieldWork(Book::crops(), new ByHand(Book::crops(), Book::recipes())))->after(LittleGarden::on($today, [$planting]),
+            $planting, $note, $bed, $restStays);
     }
 }

@@ -36,7 +36,8 @@ final class FreeBedTest extends TestCase
         $recipes = self::recipes();
         $free = BedOutlook::of($garden->bedsByName()[$bed], $garden->plantings->all(), $garden->today)[0];
 
-        return (new FreeBed($garden, Book::crops(), $recipes, (new Planner(Book::crops(), $recipes))->asItStands($garden)->shortages))->ways($free);
+        return (new FreeBed($garden, Book::crops(), $recipes,
+            (new Planner(Book::crops(), $recipes))->asItStands($garden)->shortages))->ways($free);
     }
 
     private static function recipes(): RecipeBook
@@ -46,7 +47,10 @@ final class FreeBedTest extends TestCase
         return RecipeBook::of([...Book::recipes()->all() ?: [$hurry], $hurry]);
     }
 
-    /** Whatever is offered can be planted: nothing hard stands against it, its bed is made ready inside the free time, it is gone before the next. */
+    /**
+     * Whatever is offered can be planted: nothing hard stands against it, its bed is made ready inside the free time, it
+     * is gone before the next.
+     */
     public function testEveryWayFitsTheGap(): void
     {
         foreach (['2026-04-20', '2026-06-15', '2026-08-05'] as $today) {
@@ -57,7 +61,8 @@ final class FreeBedTest extends TestCase
             foreach ($ways as $way) {
                 $planting = $way->planting(Stretch::of('A1', 0, 20_000), [$next->key => 0]);
                 $after = $garden->with([$next, $planting]);
-                self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after, [$planting->key]), static fn (Conflict $c): bool => $c->isHard()), $planting->key);
+                self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after, [$planting->key]),
+                    static fn (Conflict $c): bool => $c->isHard()), $planting->key);
                 self::assertSame((new Leads($garden))->days($way->recipe, $way->ground), $way->ground->since($planting->bedStart));
                 self::assertFalse($planting->bedStart->isBefore($garden->today));
                 self::assertTrue($planting->clear->isBefore($next->bedStart) && !$planting->clear->isBefore($way->ready));
@@ -78,7 +83,8 @@ final class FreeBedTest extends TestCase
         foreach ($ways[0]->fills as $day => $units) {
             self::assertLessThanOrEqual($day === Day::parse('2026-06-13')->number ? 44 : 330, $units);
         }
-        self::assertSame([], \array_slice(array_filter($ways, static fn (FreeBedWay $w): bool => 'radish' !== $w->crop->key && $w->worth > 0), 0));
+        self::assertSame([], \array_slice(array_filter($ways, static fn (FreeBedWay $w): bool => 'radish' !== $w->crop->key
+            && $w->worth > 0), 0));
     }
 
     public function testWithNoTimeForTheUsualPreparationTheFastOneIsTakenAndSaid(): void
@@ -112,8 +118,11 @@ final class FreeBedTest extends TestCase
     public function testNoGreenManureOfAFamilyInQuarantine(): void
     {
         $bed = LittleGarden::timed('2026-09-10')->beds[0];
-        $families = static fn (Bed $bed): array => array_unique(array_map(static fn (GreenManure $g): string => $g->crop->family, GreenManure::forGap(LittleGarden::timed('2026-09-10'), Book::crops(), $bed, Length::fromMetres(20), Day::parse('2026-09-12'), Day::parse('2027-05-19'))));
-        $sick = static fn (string $until): Bed => new Bed($bed->name, $bed->block, $bed->position, $bed->length, $bed->width, $bed->path, $bed->place, $bed->temper, [new Quarantine('Legume', Day::parse($until), 'root rot')]);
+        $families = static fn (Bed $bed): array => array_unique(array_map(static fn (GreenManure $g): string => $g->crop->family,
+            GreenManure::forGap(LittleGarden::timed('2026-09-10'), Book::crops(), $bed, Length::fromMetres(20),
+                Day::parse('2026-09-12'), Day::parse('2027-05-19'))));
+        $sick = static fn (string $until): Bed => new Bed($bed->name, $bed->block, $bed->position, $bed->length, $bed->width,
+            $bed->path, $bed->place, $bed->temper, [new Quarantine('Legume', Day::parse($until), 'root rot')]);
 
         self::assertContains('Legume', $families($bed));
         self::assertNotContains('Legume', $families($sick('2031-01-01')));

@@ -39,7 +39,8 @@ final class MakeWayTest extends TestCase
 
         self::assertSame('2026-05-24', $now->clear->iso());
         self::assertSame('2026-05-30', $later[$next->key]->sow->iso());
-        $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $now->key ? $now : ($later[$p->key] ?? $p), $garden->plantings->all()));
+        $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $now->key ? $now : ($later[$p->key] ?? $p),
+            $garden->plantings->all()));
         self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after, array_map(static fn (Planting $p): string => $p->key, $after->plantings->all())), static fn (Conflict $c): bool => $c->isHard()));
     }
 
@@ -56,7 +57,9 @@ final class MakeWayTest extends TestCase
     {
         $stands = self::until(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-20', '2026-05-26');
 
-        self::assertSame([$stands, []], $this->way(LittleGarden::on('2026-05-05', [$stands, LittleGarden::radish('2026-05-22', from: 5_000, to: 9_000, number: 2)]), $stands));
+        self::assertSame([$stands, []],
+            $this->way(LittleGarden::on('2026-05-05', [$stands, LittleGarden::radish('2026-05-22', from: 5_000, to: 9_000, number: 2)]),
+                $stands));
     }
 
     /** @return array{Planting, array<string, Planting>} */
@@ -67,6 +70,7 @@ final class MakeWayTest extends TestCase
 
     private static function until(Planting $planting, string $ready, string $clear): Planting
     {
-        return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, Day::parse($ready), Day::parse($clear)));
+        return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, Day::parse($ready),
+            Day::parse($clear)));
     }
 }

@@ -37,7 +37,8 @@ final class ReforecastTest extends TestCase
         for ($n = 0; $n < 7; ++$n) {
             $radish = LittleGarden::radish(Day::parse('2026-05-04')->plus($n)->iso(), standing: Standing::Growing);
             $ready = self::ready(LittleGarden::timed('2026-05-15', [$radish]), $radish);
-            $written = $radish->but(dates: new Dates($radish->sow, $radish->ground, $radish->bedStart, $ready->plus(-$days), $ready->plus(6)));
+            $written = $radish->but(dates: new Dates($radish->sow, $radish->ground, $radish->bedStart, $ready->plus(-$days),
+                $ready->plus(6)));
             $told += \count(Reforecast::of(LittleGarden::timed('2026-05-15', [$written]), Book::crops()));
         }
 
@@ -46,7 +47,8 @@ final class ReforecastTest extends TestCase
 
     private static function ready(Garden $garden, Planting $planting): Day
     {
-        $ripe = $garden->timing()?->of(Book::crops()->get('radish'), $garden->coversOf($planting))->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
+        $ripe = $garden->timing()?->of(Book::crops()->get('radish'), $garden->coversOf($planting))->fromGround($planting->sow->number,
+            $planting->ground->number, $planting->method);
 
         return Day::of($ripe->ready ?? self::fail('It ripens.'));
     }

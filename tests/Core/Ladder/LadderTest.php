@@ -29,11 +29,14 @@ final class LadderTest extends TestCase
     /** Common practice: winter types planted together in July are cut one after another from March to May. */
     public function testWinterCauliflowersPlantedTogetherFollowOneAnother(): void
     {
-        $ladder = VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'cauliflower', Day::parse('2026-07-10'), PlaceType::Field);
+        $ladder = VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'cauliflower',
+            Day::parse('2026-07-10'), PlaceType::Field);
         $good = array_values(array_filter($ladder->rungs, static fn (LadderRung $r): bool => null !== $r->from));
 
-        self::assertSame(['cauliflower-early', 'cauliflower', 'cauliflower-late', 'cauliflower-winter-a', 'cauliflower-winter-b', 'cauliflower-winter-c'], array_map(static fn (LadderRung $r): string => $r->crop->key, $good));
-        self::assertSame(['2026-09', '2026-09', '2026-10', '2027-03', '2027-04', '2027-04'], array_map(static fn (LadderRung $r): string => substr($r->from?->iso() ?? '', 0, 7), $good));
+        self::assertSame(['cauliflower-early', 'cauliflower', 'cauliflower-late', 'cauliflower-winter-a', 'cauliflower-winter-b',
+            'cauliflower-winter-c'], array_map(static fn (LadderRung $r): string => $r->crop->key, $good));
+        self::assertSame(['2026-09', '2026-09', '2026-10', '2027-03', '2027-04', '2027-04'],
+            array_map(static fn (LadderRung $r): string => substr($r->from?->iso() ?? '', 0, 7), $good));
     }
 
     /** Gaps lie between harvests, overlap none of them, and each fill gives something inside its gap. */
@@ -47,7 +50,8 @@ final class LadderTest extends TestCase
                 foreach ($ladder->gaps as $gap) {
                     ++$gaps;
                     foreach ($ladder->rungs as $rung) {
-                        self::assertTrue(null === $rung->from || null === $rung->until || $rung->until->isBefore($gap->from) || $gap->until->isBefore($rung->from), $item.' '.$day);
+                        self::assertTrue(null === $rung->from || null === $rung->until || $rung->until->isBefore($gap->from)
+                            || $gap->until->isBefore($rung->from), $item.' '.$day);
                     }
                     foreach ($gap->fills as $fill) {
                         self::assertGreaterThan(0, $fill->covers);
@@ -62,11 +66,13 @@ final class LadderTest extends TestCase
 
     public function testOutOfItsSeasonARungSaysWhy(): void
     {
-        $ladder = VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'corn', Day::parse('2026-03-20'), PlaceType::Field);
+        $ladder = VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'corn', Day::parse('2026-03-20'),
+            PlaceType::Field);
 
         self::assertNull($ladder->rungs[0]->from);
         self::assertSame('out-of-season from=2026-05-10 to=2026-06-30', Said::of($ladder->rungs[0]->why));
-        self::assertSame('not-grown-there place=tunnel', Said::of(VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'corn', Day::parse('2026-05-20'), PlaceType::Tunnel)->rungs[0]->why));
+        self::assertSame('not-grown-there place=tunnel', Said::of(VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(),
+            Book::recipes(), 'corn', Day::parse('2026-05-20'), PlaceType::Tunnel)->rungs[0]->why));
     }
 
     /** By date uses one variety; by variety sows on few days; both together cost no more than either. */
@@ -77,11 +83,14 @@ final class LadderTest extends TestCase
             $promises[$day->iso()] = 12;
         }
         $garden = LittleGarden::on('2026-06-01', [], $promises);
-        $rows = [...Book::rows(), ...array_map(static fn (OwnValue $v): array => $v->row(), [new OwnValue('own-quick', 'of', 'radish'), new OwnValue('own-quick', 'variety', 'Quick'), new OwnValue('own-quick', 'days_sown', '22'), new OwnValue('own-slow', 'of', 'radish'), new OwnValue('own-slow', 'variety', 'Slow'), new OwnValue('own-slow', 'days_sown', '44')])];
+        $rows = [...Book::rows(), ...array_map(static fn (OwnValue $v): array => $v->row(), [new OwnValue('own-quick', 'of', 'radish'),
+            new OwnValue('own-quick', 'variety', 'Quick'), new OwnValue('own-quick', 'days_sown', '22'), new OwnValue('own-slow', 'of',
+                'radish'), new OwnValue('own-slow', 'variety', 'Slow'), new OwnValue('own-slow', 'days_sown', '44')])];
         $planner = new Planner((new BookReader())->read($rows), Book::recipes());
         [$byDate, $byVariety, $both] = SchoolsSideBySide::of($planner, $garden, 'radish');
 
-        self::assertSame(['radish'], array_values(array_unique(array_map(static fn (Planting $p): string => $p->variety, $byDate->sowings))));
+        self::assertSame(['radish'], array_values(array_unique(array_map(static fn (Planting $p): string => $p->variety,
+            $byDate->sowings))));
         self::assertGreaterThan(1, \count(array_unique(array_map(static fn (Planting $p): string => $p->variety, $byVariety->sowings))));
         self::assertLessThan($byDate->days, $byVariety->days);
         self::assertLessThanOrEqual(min($byDate->cost, $byVariety->cost) + 1.0, $both->cost);
@@ -100,14 +109,17 @@ final class LadderTest extends TestCase
         $lettuce = LittleGarden::lettuce('2026-04-10');
         $over = LittleGarden::radish('2026-03-01', 'A3', 0, 5000, Standing::Cleared, 2);
         $garden = LittleGarden::on('2026-05-01', [$radish, $lettuce, $over]);
-        $change = BookChange::of($garden, Book::crops(), self::with(new OwnValue('radish', 'days_sown', '34'), new OwnValue('radish', 'yield_per_m', '13')), Book::recipes());
+        $change = BookChange::of($garden, Book::crops(), self::with(new OwnValue('radish', 'days_sown', '34'), new OwnValue('radish',
+            'yield_per_m', '13')), Book::recipes());
 
         self::assertSame([$radish->key], array_map(static fn (array $m): string => $m['was']->key, $change->moved));
         self::assertSame(1, $change->grown);
         self::assertSame(13.0, $change->moved[0]['is']->perMetre);
         self::assertSame(6, $change->moved[0]['is']->ready->since(Day::parse('2026-05-10')->plus(30)));
-        self::assertSame([], BookChange::of($garden, Book::crops(), self::with(new OwnValue('radish', 'note_quality', 'crisp')), Book::recipes())->moved);
-        self::assertSame(0, BookChange::of($garden, Book::crops(), self::with(new OwnValue('kale', 'days_transplanted', '70')), Book::recipes())->grown);
+        self::assertSame([], BookChange::of($garden, Book::crops(), self::with(new OwnValue('radish', 'note_quality', 'crisp')),
+            Book::recipes())->moved);
+        self::assertSame(0, BookChange::of($garden, Book::crops(), self::with(new OwnValue('kale', 'days_transplanted', '70')),
+            Book::recipes())->grown);
     }
 
     /** Shinozaki & Kira 1956: w = 1 / (a + b d). Heads are counted, the rest saturates. */

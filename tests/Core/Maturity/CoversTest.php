@@ -57,7 +57,8 @@ final class CoversTest extends TestCase
         $sow = Day::parse('2026-03-25');
         $before = $timing->of($lettuce, Cover::None)->forward($sow->number, Method::Sown)->ready ?? 0;
         foreach ([7, 14, 21, 28] as $days) {
-            $ready = $timing->of($lettuce, CoverCalendar::with(Cover::None, [self::over('2026-03-25', $sow->plus($days)->iso())]))->forward($sow->number, Method::Sown)->ready ?? 0;
+            $ready = $timing->of($lettuce, CoverCalendar::with(Cover::None,
+                [self::over('2026-03-25', $sow->plus($days)->iso())]))->forward($sow->number, Method::Sown)->ready ?? 0;
             self::assertLessThanOrEqual($before, $ready);
             $before = $ready;
         }
@@ -70,7 +71,8 @@ final class CoversTest extends TestCase
         self::assertSame(Cover::Heated, Cover::Tunnel->under(Cover::Heated));
         self::assertSame(Cover::Heated, Cover::Heated->under(Cover::RowCover));
         self::assertSame(Cover::LowTunnel, Cover::None->under(Cover::LowTunnel));
-        $calendar = CoverCalendar::with(Cover::None, [self::over('2026-04-01', '2026-04-10', Cover::RowCover), self::over('2026-04-05', '2026-04-20', Cover::LowTunnel)]);
+        $calendar = CoverCalendar::with(Cover::None, [self::over('2026-04-01', '2026-04-10', Cover::RowCover), self::over('2026-04-05',
+            '2026-04-20', Cover::LowTunnel)]);
         self::assertSame([Cover::None, Cover::RowCover, Cover::LowTunnel, Cover::None], array_map(static fn (string $day): Cover => $calendar->at(Day::parse($day)->number), ['2026-03-31', '2026-04-04', '2026-04-07', '2026-04-21']));
         self::assertSame(Day::parse('2026-04-20')->number, $calendar->stays(Day::parse('2026-04-07')->number));
     }
@@ -80,11 +82,15 @@ final class CoversTest extends TestCase
         $garden = LittleGarden::timed('2026-05-01');
         $planting = LittleGarden::radish('2026-05-10');
         $care = CoverCare::of($garden, $planting, Book::crops()->get('radish'), self::over('2026-05-10', '2026-06-30'));
-        self::assertSame(['2026-05-21', '2026-06-01', '2026-06-12'], array_map(static fn (Day $d): string => $d->iso(), $care->weedings ?? []));
+        self::assertSame(['2026-05-21', '2026-06-01', '2026-06-12'], array_map(static fn (Day $d): string => $d->iso(),
+            $care->weedings ?? []));
         self::assertNull($care?->flowering);
-        self::assertSame('2026-06-02', CoverCare::of($garden, $planting, Book::crops()->get('squash-summer'), self::over('2026-05-10', '2026-06-30'))?->flowering?->iso());
-        self::assertNull(CoverCare::of($garden, $planting, Book::crops()->get('squash-summer'), self::over('2026-05-10', '2026-05-25'))?->flowering, 'off long before it flowers');
-        self::assertNull(CoverCare::of($garden, $planting, Book::crops()->get('radish'), self::over('2026-08-10', '2026-08-25')), 'nothing stands under it');
+        self::assertSame('2026-06-02', CoverCare::of($garden, $planting, Book::crops()->get('squash-summer'), self::over('2026-05-10',
+            '2026-06-30'))?->flowering?->iso());
+        self::assertNull(CoverCare::of($garden, $planting, Book::crops()->get('squash-summer'), self::over('2026-05-10',
+            '2026-05-25'))?->flowering, 'off long before it flowers');
+        self::assertNull(CoverCare::of($garden, $planting, Book::crops()->get('radish'), self::over('2026-08-10', '2026-08-25')),
+            'nothing stands under it');
     }
 
     public function testWhatStandsUnderACoverIsReadySoonerAndWhatIsBesideItIsNotTouched(): void
@@ -107,7 +113,8 @@ final class CoversTest extends TestCase
     {
         $basil = Book::crops()->get('basil');
         $candidates = new \JollyFurrow\Ways\Candidates(LittleGarden::on('2026-05-01'), Book::recipes());
-        $last = static fn (?CoverCalendar $covers): string => Day::of($candidates->inTheGround($basil, Day::parse('2026-07-20'), Day::parse('2026-07-20'), PlaceType::Field, Method::Sown, $covers)->lastField)->iso();
+        $last = static fn (?CoverCalendar $covers): string => Day::of($candidates->inTheGround($basil, Day::parse('2026-07-20'),
+            Day::parse('2026-07-20'), PlaceType::Field, Method::Sown, $covers)->lastField)->iso();
 
         self::assertLessThanOrEqual('2026-10-05', $last(null));
         self::assertGreaterThanOrEqual($last(null), $last(CoverCalendar::with(Cover::None, [self::over('2026-09-20', '2026-11-01')])));
@@ -144,8 +151,10 @@ final class CoversTest extends TestCase
     public function testAHotSummersWeekIsTold(): void
     {
         $g = LittleGarden::timed('2026-03-01');
-        $hot = \JollyFurrow\Climate\MonthlyMeans::of([5.0, 6, 9, 12, 16, 20, 23, 23, 19, 14, 9, 6], [14.0, 16, 20, 24, 29, 34, 37, 37, 31, 25, 19, 15], array_fill(0, 12, 30.0));
-        $garden = new \JollyFurrow\Garden\Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [], [], \JollyFurrow\Maturity\PlaceClimate::fromMonths($hot, 38.0));
+        $hot = \JollyFurrow\Climate\MonthlyMeans::of([5.0, 6, 9, 12, 16, 20, 23, 23, 19, 14, 9, 6], [14.0, 16, 20, 24, 29, 34, 37, 37,
+            31, 25, 19, 15], array_fill(0, 12, 30.0));
+        $garden = new \JollyFurrow\Garden\Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [],
+            [], \JollyFurrow\Maturity\PlaceClimate::fromMonths($hot, 38.0));
         $curve = TimingCurve::of($garden, Book::crops()->get('radish'), Method::Sown, PlaceType::Field, Day::parse('2026-01-01'));
         $heat = array_filter($curve->days ?? [], static fn (SowingDay $d): bool => isset($d->risks[Risk::Heat->value]));
 
@@ -159,7 +168,9 @@ final class CoversTest extends TestCase
         $timing = new LocalTiming(Larkspur::weather());
         foreach (['onion' => 50, 'onion-set' => 0, 'shallot' => 0] as $key => $nursery) {
             $crop = Book::crops()->get($key);
-            $planted = static fn (string $day): ?\JollyFurrow\Maturity\Ripeness => $timing->of($crop, Cover::None)->fromGround(Day::parse($day)->number - $nursery, Day::parse($day)->number, $crop->methods()[0] ?? Method::Sown);
+            $planted = static fn (string $day): ?\JollyFurrow\Maturity\Ripeness => $timing->of($crop,
+                Cover::None)->fromGround(Day::parse($day)->number - $nursery, Day::parse($day)->number, $crop->methods()[0]
+                ?? Method::Sown);
             $before = null;
             foreach (['2026-03-25', '2026-04-09', '2026-04-25', '2026-05-10', '2026-05-25', '2026-06-08'] as $day) {
                 $ripe = $planted($day);
@@ -168,31 +179,40 @@ final class CoversTest extends TestCase
                 $before = $ripe;
             }
             self::assertGreaterThan(0.85, $planted('2026-03-28')->size ?? 0.0, $key);
-            self::assertTrue(($planted('2026-05-10')->size ?? 1.0) > 0.35 && ($planted('2026-05-10')->size ?? 1.0) < 0.7, $key.': half the size');
+            self::assertTrue(($planted('2026-05-10')->size ?? 1.0) > 0.35 && ($planted('2026-05-10')->size ?? 1.0) < 0.7,
+                $key.': half the size');
             self::assertLessThan(8, ($planted('2026-05-10')->ready ?? 999) - ($planted('2026-04-09')->ready ?? 0), $key);
             self::assertMatchesRegularExpression('/^2026-(07-2|07-3|08-0|08-1)/', Day::of($planted('2026-04-09')->ready ?? 0)->iso());
         }
         self::assertArrayHasKey(Risk::Small->value, self::sowing('onion-set', 'sown', '2026-05-01')->risks);
-        self::assertSame(1.0, $timing->of(Book::crops()->get('leek'), Cover::None)->forward(Day::parse('2026-04-01')->number, Method::Transplanted)?->size);
+        self::assertSame(1.0, $timing->of(Book::crops()->get('leek'), Cover::None)->forward(Day::parse('2026-04-01')->number,
+            Method::Transplanted)?->size);
     }
 
     public function testAnOnionMovedLaterGivesLess(): void
     {
         $garden = LittleGarden::timed('2026-02-01');
         $hand = new \JollyFurrow\Hand\ByHand(Book::crops(), Book::recipes());
-        $way = (new \JollyFurrow\Ways\Candidates($garden, Book::recipes()))->sownOn(Book::crops()->get('onion-set'), Day::parse('2026-03-20'), PlaceType::Field, Method::Sown);
+        $way = (new \JollyFurrow\Ways\Candidates($garden, Book::recipes()))->sownOn(Book::crops()->get('onion-set'),
+            Day::parse('2026-03-20'), PlaceType::Field, Method::Sown);
         self::assertNotNull($way);
-        $planting = new \JollyFurrow\Planting\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe, Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');
+        $planting = new \JollyFurrow\Planting\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe,
+            Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField),
+            $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');
 
         self::assertLessThan(0.8 * $planting->perMetre, $hand->sowOn($garden, $planting, Day::parse('2026-04-30'))->perMetre);
-        self::assertSame($planting->perMetre, $hand->sowOn($garden, $hand->sowOn($garden, $planting, Day::parse('2026-04-30')), $planting->sow)->perMetre);
+        self::assertSame($planting->perMetre, $hand->sowOn($garden, $hand->sowOn($garden, $planting, Day::parse('2026-04-30')),
+            $planting->sow)->perMetre);
     }
 
     private static function sowing(string $key, string $method, string $sow): SowingDay
     {
-        $curve = TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Field, Day::parse('2026-01-01'))
-            ?? TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Tunnel, Day::parse('2026-01-01'));
+        $curve = TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Field,
+            Day::parse('2026-01-01'))
+            ?? TimingCurve::of(LittleGarden::timed('2026-01-01'), Book::crops()->get($key), Method::from($method), PlaceType::Tunnel,
+                Day::parse('2026-01-01'));
 
-        return $curve->days[Day::parse($sow)->number - Day::parse('2026-01-01')->number] ?? throw new \LogicException('There is no such day.');
+        return $curve->days[Day::parse($sow)->number - Day::parse('2026-01-01')->number]
+            ?? throw new \LogicException('There is no such day.');
     }
 }

@@ -72,8 +72,11 @@ final class EyeTest extends TestCase
         self::assertCount(1, $moved);
         self::assertGreaterThanOrEqual(3, $moved[0]->is->ready->since($radish->ready));
         self::assertSame('cool-month month=5', Said::of($moved[0]->why));
-        self::assertSame([], Reforecast::of(self::garden('2026-05-22', [$radish], self::colder('2026-05-01', '2026-05-21', 0.1)), Book::crops()));
-        $seen = new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, [], $garden->outlets, $garden->products, [], [$radish], [new FieldNote($radish->key, Happening::Seen, $garden->today, null, null, null, '', Sign::Halfway)], $garden->climate);
+        self::assertSame([], Reforecast::of(self::garden('2026-05-22', [$radish], self::colder('2026-05-01', '2026-05-21', 0.1)),
+            Book::crops()));
+        $seen = new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, [],
+            $garden->outlets, $garden->products, [], [$radish], [new FieldNote($radish->key, Happening::Seen, $garden->today, null,
+                null, null, '', Sign::Halfway)], $garden->climate);
         self::assertSame([], Reforecast::of($seen, Book::crops()));
     }
 
@@ -81,7 +84,8 @@ final class EyeTest extends TestCase
     {
         $garden = self::garden('2026-05-01', []);
         $radish = $this->asReckoned(LittleGarden::radish('2026-04-20', standing: Standing::Growing));
-        $check = static fn (float $count): StandCheck => StandCheck::of($garden, $radish, Book::crops()->get('radish'), $count, [Day::parse('2026-05-30'), Day::parse('2026-06-20')]);
+        $check = static fn (float $count): StandCheck => StandCheck::of($garden, $radish, Book::crops()->get('radish'), $count,
+            [Day::parse('2026-05-30'), Day::parse('2026-06-20')]);
 
         self::assertEqualsWithDelta(175, $check(1)->wanted, 0.01);
         self::assertSame(StandAdvice::Keep, $check(150)->advice);
@@ -89,8 +93,10 @@ final class EyeTest extends TestCase
         self::assertSame(StandAdvice::SowAgain, $check(40)->advice);
         self::assertSame('0.25', $check(40)->roughShare());
         $last = $check(40)->resow[0]['last'];
-        self::assertLessThanOrEqual('2026-06-20', Day::of($garden->timing()?->of(Book::crops()->get('radish'), Cover::None)->forward($last->number, Method::Sown)->ready ?? 0)->iso());
-        self::assertSame(StandAdvice::TooLate, StandCheck::of($garden, $radish, Book::crops()->get('radish'), 40, [Day::parse('2026-05-02')])->advice);
+        self::assertLessThanOrEqual('2026-06-20', Day::of($garden->timing()?->of(Book::crops()->get('radish'),
+            Cover::None)->forward($last->number, Method::Sown)->ready ?? 0)->iso());
+        self::assertSame(StandAdvice::TooLate, StandCheck::of($garden, $radish, Book::crops()->get('radish'), 40,
+            [Day::parse('2026-05-02')])->advice);
     }
 
     public function testATenderCropBeforeTheLastFrostIsWarnedWithTheOdds(): void
@@ -98,7 +104,8 @@ final class EyeTest extends TestCase
         $garden = self::garden('2026-03-01', []);
         $corn = Book::crops()->get('corn');
         $ripening = $garden->timing()?->of($corn, Cover::None);
-        $warned = static fn (string $sow): array => null === ($ripe = $ripening?->forward(Day::parse($sow)->number, Method::Sown)) ? ['never'] : array_map(Said::of(...), FrostWarning::of($garden, $corn, Cover::None, $ripe));
+        $warned = static fn (string $sow): array => null === ($ripe = $ripening?->forward(Day::parse($sow)->number, Method::Sown))
+            ? ['never'] : array_map(Said::of(...), FrostWarning::of($garden, $corn, Cover::None, $ripe));
 
         self::assertStringEndsWith('odds=one-year-in-ten', $warned('2026-05-02')[0]);
         self::assertStringEndsWith('odds=every-second-year', $warned('2026-04-12')[0]);
@@ -110,14 +117,20 @@ final class EyeTest extends TestCase
     public function testAPlantingMovedBeforeTheLastFrostIsToldSo(): void
     {
         $sow = Day::parse('2026-05-15');
-        $squash = new Planting('squash-summer@2026-05-15#1', 'squash-summer', Method::Sown, PlaceType::Field, 'compost-mulch', $sow, $sow, $sow->plus(-5), $sow->plus(60), $sow->plus(100), 10.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
+        $squash = new Planting('squash-summer@2026-05-15#1', 'squash-summer', Method::Sown, PlaceType::Field, 'compost-mulch', $sow,
+            $sow, $sow->plus(-5), $sow->plus(60), $sow->plus(100), 10.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)],
+            Standing::Planned, false);
         $early = $squash->but(dates: $squash->dates()->later(-10));
-        $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-04-01', [$p]), [$p->key]), static fn (Conflict $c): bool => \JollyFurrow\Beds\Rule::FrostFirst === $c->rule));
-        $corn = static fn (string $day): Planting => new Planting('corn@'.$day.'#1', 'corn', Method::Sown, PlaceType::Field, 'compost-mulch', Day::parse($day), Day::parse($day), Day::parse($day), Day::parse('2026-10-20'), Day::parse('2026-10-25'), 9.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
+        $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-04-01', [$p]), [$p->key]),
+            static fn (Conflict $c): bool => \JollyFurrow\Beds\Rule::FrostFirst === $c->rule));
+        $corn = static fn (string $day): Planting => new Planting('corn@'.$day.'#1', 'corn', Method::Sown, PlaceType::Field,
+            'compost-mulch', Day::parse($day), Day::parse($day), Day::parse($day), Day::parse('2026-10-20'), Day::parse('2026-10-25'),
+            9.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
 
         self::assertSame([], $frost($squash));
         self::assertSame([], $frost($early), 'out of its season: that is told instead');
-        self::assertMatchesRegularExpression('/^ready-after-frost day=2026-\d\d-\d\d odds=one-year-in-ten$/', Said::of($frost($corn('2026-06-20'))[0]->message));
+        self::assertMatchesRegularExpression('/^ready-after-frost day=2026-\d\d-\d\d odds=one-year-in-ten$/',
+            Said::of($frost($corn('2026-06-20'))[0]->message));
         self::assertFalse($frost($corn('2026-06-20'))[0]->isHard());
     }
 
@@ -136,7 +149,8 @@ final class EyeTest extends TestCase
             $inputs[$input->name] = $input;
         }
 
-        self::assertSame((float) $ripe->ready, $inputs['ground']->value + array_sum(array_map(static fn (string $n): float => $inputs[$n]->value, array_filter(array_keys($inputs), static fn (string $n): bool => 'up' === $n || 1 === preg_match('/^m\d+$/', $n)))));
+        self::assertSame((float) $ripe->ready, $inputs['ground']->value + array_sum(array_map(static fn (string $n): float => $inputs[$n]->value, array_filter(array_keys($inputs), static fn (string $n): bool => 'up' === $n
+            || 1 === preg_match('/^m\d+$/', $n)))));
         self::assertStringStartsWith('month-counted month=4 counted=', Said::of($inputs['m1']->label));
         self::assertGreaterThan($ripe->ready + 14, $inputs['open']->value);
     }
@@ -145,17 +159,20 @@ final class EyeTest extends TestCase
     public function testASouthernGardenSowsInItsOwnSpring(): void
     {
         $south = self::garden('2026-09-01', [], latitude: -Larkspur::NORTH);
-        $sown = static fn (Garden $g, string $day): bool => null !== (new Candidates($g, Book::recipes()))->sownOn(Book::crops()->get('bean-bush'), Day::parse($day), PlaceType::Field, Method::Sown);
+        $sown = static fn (Garden $g, string $day): bool => null !== (new Candidates($g, Book::recipes()))->sownOn(Book::crops()->get('bean-bush'), Day::parse($day), PlaceType::Field,
+            Method::Sown);
 
         self::assertSame([true, false], [$sown($south, '2026-11-20'), $sown($south, '2026-05-20')]);
-        self::assertSame([false, true], [$sown(self::garden('2026-03-01', []), '2026-11-20'), $sown(self::garden('2026-03-01', []), '2026-05-20')]);
+        self::assertSame([false, true], [$sown(self::garden('2026-03-01', []), '2026-11-20'), $sown(self::garden('2026-03-01', []),
+            '2026-05-20')]);
         $radish = LittleGarden::radish('2026-10-20');
         self::assertSame([], (new Conflicts(Book::crops()))->of($south->with([$radish]), [$radish->key]));
     }
 
     private function asReckoned(Planting $planting): Planting
     {
-        $ripe = self::garden($planting->sow->iso(), [])->timing()?->of(Book::crops()->get($planting->item), Cover::None)->forward($planting->sow->number, $planting->method);
+        $ripe = self::garden($planting->sow->iso(), [])->timing()?->of(Book::crops()->get($planting->item),
+            Cover::None)->forward($planting->sow->number, $planting->method);
         self::assertNotNull($ripe);
 
         return Reforecast::redated($planting, Day::of($ripe->ready));
@@ -163,7 +180,9 @@ final class EyeTest extends TestCase
 
     private function noted(Planting $planting, Happening $what, string $day, ?Sign $sign = null): Planting
     {
-        return (new FieldWork(Book::crops(), new ByHand(Book::crops(), Book::recipes())))->after(self::garden($day, [$planting]), $planting, new FieldNote($planting->key, $what, Day::parse($day), null, Happening::Emerged === $what ? 1.0 : null, null, '', $sign))[0];
+        return (new FieldWork(Book::crops(), new ByHand(Book::crops(), Book::recipes())))->after(self::garden($day, [$planting]),
+            $planting, new FieldNote($planting->key, $what, Day::parse($day), null, Happening::Emerged === $what ? 1.0 : null, null, '',
+                $sign))[0];
     }
 
     private static function colder(string $from, string $until, float $by): DailyRecord
@@ -171,22 +190,27 @@ final class EyeTest extends TestCase
         $weather = Larkspur::weather();
         $rows = [];
         for ($day = Day::parse($from); !Day::parse($until)->isBefore($day); $day = $day->plus(1)) {
-            $rows[] = [$day->number, $weather->min[$day->number - $weather->first] - $by, $weather->max[$day->number - $weather->first] - $by, 0.0];
+            $rows[] = [$day->number, $weather->min[$day->number - $weather->first] - $by,
+                $weather->max[$day->number - $weather->first] - $by, 0.0];
         }
 
         return DailyRecord::fromRows($rows);
     }
 
     /** @param list<Planting> $plantings */
-    private static function garden(string $today, array $plantings, ?DailyRecord $measured = null, float $latitude = Larkspur::NORTH): Garden
+    private static function garden(string $today, array $plantings, ?DailyRecord $measured = null,
+        float $latitude = Larkspur::NORTH): Garden
     {
         $little = LittleGarden::on($today, $plantings);
         $place = new \JollyFurrow\Garden\Place('Here', $latitude, 300, $little->place->lastFrost, $little->place->firstFrost);
         if ($latitude < 0) {
-            $place = new \JollyFurrow\Garden\Place('There', $latitude, 300, $little->place->lastFrost->halfAYearLater(), $little->place->firstFrost->halfAYearLater());
+            $place = new \JollyFurrow\Garden\Place('There', $latitude, 300, $little->place->lastFrost->halfAYearLater(),
+                $little->place->firstFrost->halfAYearLater());
         }
         $climate = Larkspur::climate($latitude);
 
-        return new Garden($little->name, $little->today, $place, $little->settings, $little->blocks, $little->beds, [], $little->outlets, $little->products, [], $plantings, [], new PlaceClimate($climate, null, null, \JollyFurrow\Climate\FrostDates::of($climate, $latitude < 0), $measured ?? new DailyRecord([], [], []), true));
+        return new Garden($little->name, $little->today, $place, $little->settings, $little->blocks, $little->beds, [],
+            $little->outlets, $little->products, [], $plantings, [], new PlaceClimate($climate, null, null,
+                \JollyFurrow\Climate\FrostDates::of($climate, $latitude < 0), $measured ?? new DailyRecord([], [], []), true));
     }
 }

@@ -72,7 +72,8 @@ final class MaturityTest extends TestCase
      * day, then the window of the first ready day. The book's crops stand for the catalogue days named.
      */
     #[DataProvider('shapes')]
-    public function testTheShapesGrowersKnow(string $crop, Method $method, Cover $cover, int $catalogue, string $sow, string $from, string $to): void
+    public function testTheShapesGrowersKnow(string $crop, Method $method, Cover $cover, int $catalogue, string $sow, string $from,
+        string $to): void
     {
         $ripe = $this->ripe($crop, $method, $cover, $catalogue, $sow);
 
@@ -84,13 +85,18 @@ final class MaturityTest extends TestCase
     /** @return iterable<string, array{string, Method, Cover, int, string, string, string}> */
     public static function shapes(): iterable
     {
-        yield '48-day summer squash sown 20 May' => ['squash-summer', Method::Sown, Cover::None, 48, '2026-05-20', '2026-07-10', '2026-07-20'];
+        yield '48-day summer squash sown 20 May' => ['squash-summer', Method::Sown, Cover::None, 48, '2026-05-20', '2026-07-10',
+            '2026-07-20'];
         yield '75-day corn sown 20 May' => ['corn', Method::Sown, Cover::None, 75, '2026-05-20', '2026-08-01', '2026-08-12'];
-        yield '100-day winter squash sown 20 May' => ['squash-winter', Method::Sown, Cover::None, 100, '2026-05-20', '2026-09-18', '2026-09-30'];
+        yield '100-day winter squash sown 20 May' => ['squash-winter', Method::Sown, Cover::None, 100, '2026-05-20', '2026-09-18',
+            '2026-09-30'];
         yield '75-day carrot sown in mid-July' => ['carrot', Method::Sown, Cover::None, 75, '2026-07-15', '2026-09-15', '2026-10-15'];
-        yield '55-day lettuce sown in mid-August' => ['lettuce-leaf', Method::Sown, Cover::None, 55, '2026-08-15', '2026-10-18', '2026-10-31'];
-        yield '55-day lettuce sown in mid-September, covered tunnel' => ['lettuce-leaf', Method::Sown, Cover::TunnelCovered, 55, '2026-09-15', '2026-12-01', '2027-03-31'];
-        yield '55-day lettuce sown in mid-September in the open: not before winter' => ['lettuce-leaf', Method::Sown, Cover::None, 55, '2026-09-15', '2027-03-15', '2027-05-31'];
+        yield '55-day lettuce sown in mid-August' => ['lettuce-leaf', Method::Sown, Cover::None, 55, '2026-08-15', '2026-10-18',
+            '2026-10-31'];
+        yield '55-day lettuce sown in mid-September, covered tunnel' => ['lettuce-leaf', Method::Sown, Cover::TunnelCovered, 55,
+            '2026-09-15', '2026-12-01', '2027-03-31'];
+        yield '55-day lettuce sown in mid-September in the open: not before winter' => ['lettuce-leaf', Method::Sown, Cover::None, 55,
+            '2026-09-15', '2027-03-15', '2027-05-31'];
     }
 
     /** Within a tenth, May to July, crops of both kinds. */
@@ -121,7 +127,8 @@ final class MaturityTest extends TestCase
     /** A tunnel brings a March sowing forward by weeks; sowings a week apart come closer in spring and drift apart in late summer. */
     public function testTunnelsAndTheDriftOfSuccessions(): void
     {
-        $ready = fn (string $sow, Cover $cover = Cover::None): int => $this->ripe('lettuce-leaf', Method::Sown, $cover, 55, $sow)->ready ?? 0;
+        $ready = fn (string $sow, Cover $cover = Cover::None): int => $this->ripe('lettuce-leaf', Method::Sown, $cover, 55, $sow)->ready
+            ?? 0;
 
         self::assertGreaterThan(14, $ready('2026-03-01') - $ready('2026-03-01', Cover::Tunnel));
         self::assertLessThan(5, $ready('2026-04-08') - $ready('2026-04-01'));
@@ -131,7 +138,8 @@ final class MaturityTest extends TestCase
     /** Lettuce plugs: five to six weeks in February, about three in July (common practice, no source). */
     public function testTheNurseryHasItsOwnPace(): void
     {
-        $nursery = static fn (string $sow): int => null !== ($ripe = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('lettuce-head'), Cover::None)->forward(Day::parse($sow)->number, Method::Transplanted)) ? $ripe->ground - $ripe->sow : 0;
+        $nursery = static fn (string $sow): int => null !== ($ripe = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('lettuce-head'),
+            Cover::None)->forward(Day::parse($sow)->number, Method::Transplanted)) ? $ripe->ground - $ripe->sow : 0;
 
         self::assertEqualsWithDelta(39, $nursery('2026-02-05'), 4);
         self::assertEqualsWithDelta(22, $nursery('2026-07-01'), 2);
@@ -140,7 +148,8 @@ final class MaturityTest extends TestCase
     /** Garlic and asparagus follow the year: weeks of planting move them by days, a warmer or southern place by its own season. */
     public function testWinterTypesAreHarvestedInTheirSeason(): void
     {
-        $ready = static fn (string $planted, float $latitude = Larkspur::NORTH): string => Day::of((new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('garlic'), Cover::None)->forward(Day::parse($planted)->number, Method::Sown)->ready ?? 0)->iso();
+        $ready = static fn (string $planted, float $latitude = Larkspur::NORTH): string => Day::of((new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('garlic'),
+            Cover::None)->forward(Day::parse($planted)->number, Method::Sown)->ready ?? 0)->iso();
 
         self::assertSame(['2026-07-08', '2026-07-11'], [$ready('2025-10-05'), $ready('2025-11-10')]);
         self::assertStringStartsWith('2027-01-', $ready('2026-04-06', -Larkspur::NORTH));
@@ -148,7 +157,8 @@ final class MaturityTest extends TestCase
 
     public function testASouthernGardenMirrorsANorthernOne(): void
     {
-        $days = static fn (string $sow, float $latitude): int => null !== ($ripe = (new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('lettuce-leaf'), Cover::None)->forward(Day::parse($sow)->number, Method::Sown)) ? $ripe->ready - $ripe->sow : 0;
+        $days = static fn (string $sow, float $latitude): int => null !== ($ripe = (new LocalTiming(Larkspur::weather($latitude)))->of(Book::crops()->get('lettuce-leaf'),
+            Cover::None)->forward(Day::parse($sow)->number, Method::Sown)) ? $ripe->ready - $ripe->sow : 0;
 
         self::assertEqualsWithDelta($days('2025-05-15', Larkspur::NORTH), $days('2025-11-14', -Larkspur::NORTH), 4);
         self::assertEqualsWithDelta($days('2025-08-10', Larkspur::NORTH), $days('2026-02-09', -Larkspur::NORTH), 5);
@@ -167,12 +177,14 @@ final class MaturityTest extends TestCase
                         $latest = $ripening->latestFor($wanted, $method);
                         if (null === $latest) {
                             foreach ([30, 60, 90, 180, 400] as $before) {
-                                self::assertGreaterThan($wanted, $ripening->forward($wanted - $before, $method)->ready ?? \PHP_INT_MAX, $crop->key);
+                                self::assertGreaterThan($wanted, $ripening->forward($wanted - $before, $method)->ready ?? \PHP_INT_MAX,
+                                    $crop->key);
                             }
                             continue;
                         }
                         self::assertLessThanOrEqual($wanted, $latest->ready, $crop->key);
-                        self::assertGreaterThan($wanted, $ripening->forward($latest->sow + 1, $method)->ready ?? \PHP_INT_MAX, $crop->key.' '.$wanted);
+                        self::assertGreaterThan($wanted, $ripening->forward($latest->sow + 1, $method)->ready ?? \PHP_INT_MAX,
+                            $crop->key.' '.$wanted);
                     }
                 }
             }
@@ -182,7 +194,8 @@ final class MaturityTest extends TestCase
     /** A summer's corn is not answered with the summer before's, though sowings between the two are ended by frost. */
     public function testBackwardFindsTheSowingOfTheSameSummer(): void
     {
-        $latest = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('corn'), Cover::None)->latestFor(Day::parse('2026-09-01')->number, Method::Sown);
+        $latest = (new LocalTiming(Larkspur::weather()))->of(Book::crops()->get('corn'),
+            Cover::None)->latestFor(Day::parse('2026-09-01')->number, Method::Sown);
 
         self::assertNotNull($latest);
         self::assertStringStartsWith('2026-0', Day::of($latest->sow)->iso());
@@ -195,7 +208,8 @@ final class MaturityTest extends TestCase
         $up = $ripening->emerges($day);
         $book = (float) (Book::crops()->get($crop)->timing->daysFor($method) ?? 0);
 
-        return null === $up ? null : $ripening->fromStage($day, $day, $up, $up, $ripening->toCome($method) + $catalogue - $book - self::spread($crop));
+        return null === $up ? null : $ripening->fromStage($day, $day, $up, $up,
+            $ripening->toCome($method) + $catalogue - $book - self::spread($crop));
     }
 
     private static function spread(string $crop): int

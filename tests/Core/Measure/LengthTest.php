@@ -57,6 +57,7 @@ final class LengthTest extends TestCase
         $bed = Length::fromFeet(100);
 
         self::assertSame(['30.48 m', '100 ft'], [Units::Metric->long($bed), Units::UsCustomary->long($bed)]);
-        self::assertSame(['76.2 cm', '30 in'], [Units::Metric->short(Length::fromInches(30)), Units::UsCustomary->short(Length::fromInches(30))]);
+        self::assertSame(['76.2 cm', '30 in'], [Units::Metric->short(Length::fromInches(30)),
+            Units::UsCustomary->short(Length::fromInches(30))]);
     }
 }

@@ -23,8 +23,12 @@ final class UnitsTest extends TestCase
 
     public function testIsWrittenShort(): void
     {
-        self::assertSame(['4.69 m²', '50.5 sq ft'], [Units::Metric->area(Area::fromSquareMetres(4.6875)), Units::UsCustomary->area(Area::fromSquareMetres(4.6875))]);
-        self::assertSame(['94 l', '3.3 cu ft'], [Units::Metric->volume(Volume::fromLitres(93.75)), Units::UsCustomary->volume(Volume::fromLitres(93.75))]);
-        self::assertSame(['850 g', '1.2 kg', '1.2 lb', '8 oz'], [Units::Metric->mass(Mass::fromGrams(850)), Units::Metric->mass(Mass::fromGrams(1200)), Units::UsCustomary->mass(Mass::fromPounds(1.2)), Units::UsCustomary->mass(Mass::fromPounds(0.5))]);
+        self::assertSame(['4.69 m²', '50.5 sq ft'], [Units::Metric->area(Area::fromSquareMetres(4.6875)),
+            Units::UsCustomary->area(Area::fromSquareMetres(4.6875))]);
+        self::assertSame(['94 l', '3.3 cu ft'], [Units::Metric->volume(Volume::fromLitres(93.75)),
+            Units::UsCustomary->volume(Volume::fromLitres(93.75))]);
+        self::assertSame(['850 g', '1.2 kg', '1.2 lb', '8 oz'], [Units::Metric->mass(Mass::fromGrams(850)),
+            Units::Metric->mass(Mass::fromGrams(1200)), Units::UsCustomary->mass(Mass::fromPounds(1.2)),
+            Units::UsCustomary->mass(Mass::fromPounds(0.5))]);
     }
 }

@@ -40,7 +40,8 @@ final class NeedsTest extends TestCase
 
     public function testProductsOfOneItemShareItsNeed(): void
     {
-        $needs = Needs::of(self::garden([['boxes', 'carrots-kg', 2.0], ['boxes', 'carrots-bag', 4.0]]), Book::crops())->for('carrot-storage');
+        $needs = Needs::of(self::garden([['boxes', 'carrots-kg', 2.0], ['boxes', 'carrots-bag', 4.0]]),
+            Book::crops())->for('carrot-storage');
 
         self::assertCount(1, $needs);
         self::assertSame((int) ceil(40 / 0.88), $needs[0]->units);
@@ -48,7 +49,8 @@ final class NeedsTest extends TestCase
 
     public function testAnOutletThatWantsItFreshHasItsOwnNeedAfterTheOthers(): void
     {
-        $needs = Needs::of(self::garden([['boxes', 'carrots-kg', 2.0], ['kitchen', 'carrots-kg', 1.0]]), Book::crops())->for('carrot-storage');
+        $needs = Needs::of(self::garden([['boxes', 'carrots-kg', 2.0], ['kitchen', 'carrots-kg', 1.0]]),
+            Book::crops())->for('carrot-storage');
 
         self::assertSame([150, 2], array_map(static fn (Need $n): int => $n->reach, $needs));
     }
@@ -66,7 +68,8 @@ final class NeedsTest extends TestCase
         $stored = Book::crops()->get('onion')->produce;
         $outlet = static fn (?int $fresh): Outlet => new Outlet('o', 'O', Weekday::Friday, 1, 4, $fresh);
 
-        self::assertSame([4, 2, 180, 2], [$outlet(null)->reach($radish), $outlet(2)->reach($radish), $outlet(null)->reach($stored), $outlet(2)->reach($stored)]);
+        self::assertSame([4, 2, 180, 2], [$outlet(null)->reach($radish), $outlet(2)->reach($radish), $outlet(null)->reach($stored),
+            $outlet(2)->reach($stored)]);
     }
 
     /** 3.20 for 0.9 + 0.3 + 0.3 units: every unit of 100 g fetches 2.1333. */
@@ -90,10 +93,12 @@ final class NeedsTest extends TestCase
     /** @param list<array{string, string, float}> $promised */
     private static function garden(array $promised): Garden
     {
-        $product = static fn (string $key, int $price, Part $part, Part ...$more): Product => new Product($key, $key, 'unit', Money::fromCents($price), [$part, ...array_values($more)]);
+        $product = static fn (string $key, int $price, Part $part, Part ...$more): Product => new Product($key, $key, 'unit',
+            Money::fromCents($price), [$part, ...array_values($more)]);
         $day = Day::parse(self::WEDNESDAY);
 
-        return new Garden('G', $day->plus(-30), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), Settings::usual(), [], [], [], [
+        return new Garden('G', $day->plus(-30), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')),
+            Settings::usual(), [], [], [], [
             new Outlet('stall', 'Stall', Weekday::Wednesday, 2, 4, null),
             new Outlet('boxes', 'Boxes', Weekday::Wednesday, 1, 4, null),
             new Outlet('kitchen', 'Kitchen', Weekday::Wednesday, 3, 4, 2),

@@ -18,7 +18,8 @@ final class SeedNeedTest extends TestCase
     {
         $need = self::need('lettuce-head', Method::Transplanted, 10);
 
-        self::assertSame([99.0, 108.0, 2.0, 108.0], [$need->plants->value, $need->cells?->value, $need->trays?->value, $need->seeds->value]);
+        self::assertSame([99.0, 108.0, 2.0, 108.0], [$need->plants->value, $need->cells?->value, $need->trays?->value,
+            $need->seeds->value]);
         self::assertEqualsWithDelta(108 * 1.1 / 1000, $need->grams->value, 1e-9);
     }
 

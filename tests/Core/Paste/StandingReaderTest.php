@@ -22,10 +22,14 @@ final class StandingReaderTest extends TestCase
 {
     public function testASownAndAPlantedRow(): void
     {
-        [$radish, $lettuce] = self::read([['bed' => 'A1', 'crop' => 'radish', 'sown' => '12 May', 'length' => 'half'], ['bed' => 'A1', 'crop' => 'head lettuce', 'planted' => '1 June', 'length' => '5 m']], LittleGarden::on('2026-06-05'));
+        [$radish, $lettuce] = self::read([['bed' => 'A1', 'crop' => 'radish', 'sown' => '12 May', 'length' => 'half'],
+            ['bed' => 'A1', 'crop' => 'head lettuce', 'planted' => '1 June', 'length' => '5 m']], LittleGarden::on('2026-06-05'));
 
-        self::assertSame(['radish@2026-05-12#1', Standing::Growing, '2026-06-11', 0, 10_000], [$radish->planting?->key, $radish->planting?->standing, $radish->planting?->ready->iso(), $radish->planting?->pieces[0]->from, $radish->planting?->pieces[0]->to]);
-        self::assertSame(['2026-05-04', '2026-07-15', 10_000, 15_000], [$lettuce->planting?->sow->iso(), $lettuce->planting?->ready->iso(), $lettuce->planting?->pieces[0]->from, $lettuce->planting?->pieces[0]->to]);
+        self::assertSame(['radish@2026-05-12#1', Standing::Growing, '2026-06-11', 0, 10_000], [$radish->planting?->key,
+            $radish->planting?->standing, $radish->planting?->ready->iso(), $radish->planting?->pieces[0]->from,
+            $radish->planting?->pieces[0]->to]);
+        self::assertSame(['2026-05-04', '2026-07-15', 10_000, 15_000], [$lettuce->planting?->sow->iso(),
+            $lettuce->planting?->ready->iso(), $lettuce->planting?->pieces[0]->from, $lettuce->planting?->pieces[0]->to]);
     }
 
     /** Without a year it is the last such day: today still counts, tomorrow's is last year's. */
@@ -47,7 +51,8 @@ final class StandingReaderTest extends TestCase
     #[DataProvider('unclear')]
     public function testWhatIsNotClearIsAskedAtItsCell(array $cells, string $field, string $message): void
     {
-        $rows = self::read([['bed' => 'A3', 'crop' => 'kale', 'date' => '2 May', 'length' => '15 m'], $cells], LittleGarden::on('2026-06-05'));
+        $rows = self::read([['bed' => 'A3', 'crop' => 'kale', 'date' => '2 May', 'length' => '15 m'], $cells],
+            LittleGarden::on('2026-06-05'));
 
         self::assertNull($rows[1]->planting);
         $fault = $rows[1]->faults[$field] ?? '';

@@ -42,8 +42,10 @@ final class AgainstRuleOfThumbTest extends TestCase
     {
         $plan = $planner->asItStands($garden);
         $kept = array_sum(array_map(array_sum(...), $plan->served));
-        $bed = array_sum(array_map(static fn (Planting $p): float => $p->length()->metres() * $p->occupancy()->days(), $garden->plantings->all()));
-        $bent = array_filter((new Conflicts(Book::crops()))->of($garden, array_map(static fn (Planting $p): string => $p->key, $garden->plantings->all())), static fn (Conflict $c): bool => !$c->isHard());
+        $bed = array_sum(array_map(static fn (Planting $p): float => $p->length()->metres() * $p->occupancy()->days(),
+            $garden->plantings->all()));
+        $bent = array_filter((new Conflicts(Book::crops()))->of($garden, array_map(static fn (Planting $p): string => $p->key,
+            $garden->plantings->all())), static fn (Conflict $c): bool => !$c->isHard());
 
         return [(float) $kept, (float) $bed, \count($bent)];
     }

@@ -30,8 +30,10 @@ final class ImpossibleWishesTest extends TestCase
         $rest = static fn (string ...$beds): array => array_fill_keys($beds, [new RestingBed($year)]);
         yield 'every bed rests' => [new PlanRules(resting: $rest('A1', 'A2', 'A3', 'T1')), 'no-bed-of-its-kind'];
         yield 'every bed in reserve' => [new PlanRules(reserveBeds: ['A1', 'A2', 'A3', 'T1']), 'no-bed-of-its-kind'];
-        yield 'kept off everywhere' => [new PlanRules(notHere: [new NotHere('radish', 'A'), new NotHere('radish', 'T1')]), 'kept-off-everywhere crop=Radish'];
-        yield 'a family kept off everywhere' => [new PlanRules(notHere: [new NotHere('Cabbage', 'A'), new NotHere('Cabbage', 'T1')]), 'kept-off-everywhere crop=Radish'];
+        yield 'kept off everywhere' => [new PlanRules(notHere: [new NotHere('radish', 'A'), new NotHere('radish', 'T1')]),
+            'kept-off-everywhere crop=Radish'];
+        yield 'a family kept off everywhere' => [new PlanRules(notHere: [new NotHere('Cabbage', 'A'), new NotHere('Cabbage', 'T1')]),
+            'kept-off-everywhere crop=Radish'];
         yield 'grown as it never is' => [new PlanRules(methods: ['radish' => Method::Transplanted]), 'no-days-for-that-way'];
     }
 
@@ -50,9 +52,12 @@ final class ImpossibleWishesTest extends TestCase
     public function testALockedPlantingOnARestingBedIsToldAndStays(): void
     {
         $radish = LittleGarden::radish('2026-05-12', 'A1', 0, 12_000)->lock();
-        $garden = self::ruled(LittleGarden::on('2026-04-01', [$radish], ['2026-06-13' => 40]), new PlanRules(resting: ['A1' => [new RestingBed(Period::fromFirstToLast(Day::parse('2026-05-20'), Day::parse('2026-08-01')))]]));
+        $garden = self::ruled(LittleGarden::on('2026-04-01', [$radish], ['2026-06-13' => 40]),
+            new PlanRules(resting: ['A1' => [new RestingBed(Period::fromFirstToLast(Day::parse('2026-05-20'),
+                Day::parse('2026-08-01')))]]));
 
-        self::assertStringStartsWith('on-a-resting-bed crop=Radish locked=yes bed=A1', Said::of(Contradictions::of($garden, Book::crops())[0]));
+        self::assertStringStartsWith('on-a-resting-bed crop=Radish locked=yes bed=A1',
+            Said::of(Contradictions::of($garden, Book::crops())[0]));
         self::assertEquals([$radish], (new Planner(Book::crops(), Book::recipes()))->draw($garden)->kept);
     }
 

@@ -28,7 +28,8 @@ final class OutlookTest extends TestCase
         $stands = LittleGarden::radish('2026-04-10', to: 8_000, standing: Standing::Growing);
         $next = LittleGarden::radish('2026-06-01', from: 4_000, to: 12_000, number: 2);
         $garden = LittleGarden::on('2026-04-20', [$stands, $next]);
-        $free = array_map(static fn (BedOutlook $o): array => [$o->stretch->from, $o->stretch->to, $o->from->iso(), $o->until?->iso(), $o->isFreeNow()], BedOutlook::of($garden->beds[0], $garden->plantings->all(), $garden->today));
+        $free = array_map(static fn (BedOutlook $o): array => [$o->stretch->from, $o->stretch->to, $o->from->iso(), $o->until?->iso(),
+            $o->isFreeNow()], BedOutlook::of($garden->beds[0], $garden->plantings->all(), $garden->today));
 
         self::assertSame([
             [0, 4_000, '2026-05-17', null, false],
@@ -40,7 +41,8 @@ final class OutlookTest extends TestCase
 
     public function testOneStretchTakenAtOnceByTheNextComesFreeAfterBoth(): void
     {
-        $garden = LittleGarden::on('2026-04-20', [LittleGarden::radish('2026-04-10', to: 20_000, standing: Standing::Growing), LittleGarden::radish('2026-05-22', to: 20_000, number: 2)]);
+        $garden = LittleGarden::on('2026-04-20', [LittleGarden::radish('2026-04-10', to: 20_000, standing: Standing::Growing),
+            LittleGarden::radish('2026-05-22', to: 20_000, number: 2)]);
         $free = BedOutlook::of($garden->beds[0], $garden->plantings->all(), $garden->today);
 
         self::assertSame(['2026-06-28', null], [$free[0]->from->iso(), $free[0]->until]);
@@ -49,9 +51,11 @@ final class OutlookTest extends TestCase
 
     public function testMarketDaysWithNothingAreRuns(): void
     {
-        $market = MarketOutlook::of(LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-04-15', standing: Standing::Growing)]), Book::crops(), 6);
+        $market = MarketOutlook::of(LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-04-15', standing: Standing::Growing)]),
+            Book::crops(), 6);
 
-        self::assertSame([55, 55], array_map(static fn (array $d): int => $d['amounts']['radish'], array_values(array_filter($market->days, static fn (array $d): bool => [] !== $d['amounts']))));
+        self::assertSame([55, 55], array_map(static fn (array $d): int => $d['amounts']['radish'],
+            array_values(array_filter($market->days, static fn (array $d): bool => [] !== $d['amounts']))));
         self::assertSame([['2026-05-09', '2026-05-09', 1], ['2026-05-30', '2026-06-13', 3]], array_map(static fn (array $r): array => [$r['from']->iso(), $r['to']->iso(), $r['count']], $market->empty()));
         self::assertFalse($market->isAssumed);
     }
@@ -64,15 +68,19 @@ final class OutlookTest extends TestCase
         self::assertSame(['sow-in-the-bed', '2026-04-29', false], $step(LittleGarden::radish('2026-04-29'), '2026-04-29'));
         self::assertSame(['sow-in-the-bed', '2026-04-29', true], $step(LittleGarden::radish('2026-04-29'), '2026-05-02'));
         self::assertSame(['sow-in-trays', '2026-04-10', false], $step(LittleGarden::lettuce('2026-04-10'), '2026-04-01'));
-        self::assertSame(['plant-out', '2026-05-08', true], $step(LittleGarden::lettuce('2026-04-10', standing: Standing::InNursery), '2026-05-10'));
-        self::assertSame(['pick', '2026-05-10', false], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-01'));
-        self::assertSame(['clear', '2026-05-16', true], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-20'));
+        self::assertSame(['plant-out', '2026-05-08', true], $step(LittleGarden::lettuce('2026-04-10', standing: Standing::InNursery),
+            '2026-05-10'));
+        self::assertSame(['pick', '2026-05-10', false], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing),
+            '2026-05-01'));
+        self::assertSame(['clear', '2026-05-16', true], $step(LittleGarden::radish('2026-04-10', standing: Standing::Growing),
+            '2026-05-20'));
     }
 
     public function testByRhythmTheSameAgainOnTheFirstFreeBed(): void
     {
         $garden = LittleGarden::on('2026-04-01');
-        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown, \array_slice($garden->beds, 0, 3), Day::parse('2026-05-01'), Day::parse('2026-06-05'), 10, 0, 0.25);
+        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown,
+            \array_slice($garden->beds, 0, 3), Day::parse('2026-05-01'), Day::parse('2026-06-05'), 10, 0, 0.25);
 
         self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'], array_map(static fn (Planting $p): string => $p->sow->iso(), $made->plantings));
         self::assertSame([['A1', 0], ['A1', 5_000], ['A1', 10_000], ['A1', 15_000]], array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made->plantings));
@@ -82,9 +90,11 @@ final class OutlookTest extends TestCase
     public function testByRhythmOutOfTraysAndByLength(): void
     {
         $garden = LittleGarden::on('2026-04-01', [LittleGarden::radish('2026-05-20', 'A1', 0, 17_000)]);
-        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('lettuce-head'), Method::Transplanted, \array_slice($garden->beds, 0, 2), Day::parse('2026-04-20'), Day::parse('2026-05-10'), 10, 4_000);
+        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('lettuce-head'), Method::Transplanted,
+            \array_slice($garden->beds, 0, 2), Day::parse('2026-04-20'), Day::parse('2026-05-10'), 10, 4_000);
 
-        self::assertSame(['2026-05-18', '2026-05-28', '2026-06-07'], array_map(static fn (Planting $p): string => $p->ground->iso(), $made->plantings));
+        self::assertSame(['2026-05-18', '2026-05-28', '2026-06-07'], array_map(static fn (Planting $p): string => $p->ground->iso(),
+            $made->plantings));
         self::assertSame(['A2', 'A2', 'A2'], array_map(static fn (Planting $p): string => $p->pieces[0]->bed, $made->plantings));
         self::assertSame([0, 4_000, 8_000], array_map(static fn (Planting $p): int => $p->pieces[0]->from, $made->plantings));
         self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $made->plantings)));
@@ -93,17 +103,20 @@ final class OutlookTest extends TestCase
     public function testWithoutOutletsSaturdaysAreTakenAndSaidSo(): void
     {
         $g = LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-04-15', standing: Standing::Growing)]);
-        $market = MarketOutlook::of(new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], $g->plantings), Book::crops(), 3);
+        $market = MarketOutlook::of(new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [],
+            $g->plantings), Book::crops(), 3);
 
         self::assertTrue($market->isAssumed);
-        self::assertSame(['2026-05-09', '2026-05-16', '2026-05-23'], array_map(static fn (array $d): string => $d['day']->iso(), $market->days));
+        self::assertSame(['2026-05-09', '2026-05-16', '2026-05-23'], array_map(static fn (array $d): string => $d['day']->iso(),
+            $market->days));
         self::assertSame([[], ['radish' => 55], ['radish' => 55]], array_map(static fn (array $d): array => $d['amounts'], $market->days));
     }
 
     public function testByRhythmEachDayLeftOutHasItsReason(): void
     {
         $garden = LittleGarden::on('2026-08-20', [LittleGarden::lettuce('2026-07-20', 'A1', 0, 20_000)]);
-        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown, [$garden->beds[0]], Day::parse('2026-08-21'), Day::parse('2026-09-20'), 10, 0, 0.5);
+        $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown,
+            [$garden->beds[0]], Day::parse('2026-08-21'), Day::parse('2026-09-20'), 10, 0, 0.5);
         $why = array_map(static fn (SkippedSowing $s): Skipped => $s->why, $made->skipped);
 
         self::assertSame([], $made->plantings);

@@ -43,7 +43,8 @@ final class PlannerPropertiesTest extends TestCase
                 self::assertSame($planting->place, $beds[$piece->bed]->place);
                 self::assertLessThanOrEqual($beds[$piece->bed]->length->millimetres, $piece->to);
                 foreach ($onBed[$piece->bed] ?? [] as [$other, $from, $to]) {
-                    $apart = $planting->clear->number < $other->bedStart->number || $other->clear->number < $planting->bedStart->number || $piece->to <= $from || $to <= $piece->from;
+                    $apart = $planting->clear->number < $other->bedStart->number || $other->clear->number < $planting->bedStart->number
+                        || $piece->to <= $from || $to <= $piece->from;
                     self::assertTrue($apart, \sprintf('%s and %s share ground on %s.', $planting->key, $other->key, $piece->bed));
                 }
                 $onBed[$piece->bed][] = [$planting, $piece->from, $piece->to];
@@ -76,7 +77,8 @@ final class PlannerPropertiesTest extends TestCase
         [, $plan] = self::drawn($seed);
         $given = [];
         foreach ($plan->needs as $item => $needs) {
-            $lots = array_merge([], ...array_map(static fn (Planting $p): array => $p->item === $item ? Lot::of($p, Book::crops()->get($item)) : [], $plan->plantings()));
+            $lots = array_merge([], ...array_map(static fn (Planting $p): array => $p->item === $item
+                ? Lot::of($p, Book::crops()->get($item)) : [], $plan->plantings()));
             foreach (Allocation::of($needs, $lots)->from as $sources) {
                 foreach ($sources as $key => $units) {
                     $given[$key] = ($given[$key] ?? 0) + $units;
@@ -103,7 +105,8 @@ final class PlannerPropertiesTest extends TestCase
                 $missing[$item][$need->day] = ($missing[$item][$need->day] ?? 0) + $need->units - $plan->served[$item][$j];
             }
             foreach ($missing[$item] ?? [] as $day => $units) {
-                self::assertSame($units, $day < $garden->today->number ? $units : ($short[$item][$day] ?? 0), $item.' on '.Day::of($day)->iso());
+                self::assertSame($units, $day < $garden->today->number ? $units : ($short[$item][$day] ?? 0),
+                    $item.' on '.Day::of($day)->iso());
             }
         }
     }

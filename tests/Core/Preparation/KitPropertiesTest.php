@@ -42,7 +42,8 @@ final class KitPropertiesTest extends TestCase
 
     private static function recipes(): RecipeBook
     {
-        $laid = [new Step('Lay', 30, 1.0, 'tarp', '', '', 40, 50, lays: Kit::Tarp), new Step('Lift', 3, 1.0, 'tarp', '', '', lifts: Kit::Tarp)];
+        $laid = [new Step('Lay', 30, 1.0, 'tarp', '', '', 40, 50, lays: Kit::Tarp), new Step('Lift', 3, 1.0, 'tarp', '', '',
+            lifts: Kit::Tarp)];
 
         return Book::recipes()->with([
             new Recipe('compost-mulch', 'Tarped mulch', 'tarp', true, $laid, Source::practice()),
@@ -60,7 +61,8 @@ final class KitPropertiesTest extends TestCase
         foreach (range(1, 8) as $n) {
             $bed = $garden->beds[$chance->getInt(0, \count($garden->beds) - 1)];
             $from = $garden->today->plus($chance->getInt(-10, 100));
-            $covers[] = Protection::overBed($bed->name, 0 === $n % 2 ? Cover::RowCover : Cover::LowTunnel, Purpose::Growth, Period::fromFirstToLast($from, $from->plus($chance->getInt(0, 60))));
+            $covers[] = Protection::overBed($bed->name, 0 === $n % 2 ? Cover::RowCover : Cover::LowTunnel, Purpose::Growth,
+                Period::fromFirstToLast($from, $from->plus($chance->getInt(0, 60))));
         }
 
         return [$garden->covered($covers), Book::crops()];
@@ -80,7 +82,8 @@ final class KitPropertiesTest extends TestCase
                     $under = [];
                     foreach ($garden->plantings as $planting) {
                         $steps = $planting->isOver($garden->today) ? [] : $leads->dated(self::recipes()->get($planting->recipe), $planting);
-                        if ([] === $steps || null === $steps[0]->step->lays || $day < $steps[0]->day->number || $day > $steps[1]->day->number) {
+                        if ([] === $steps || null === $steps[0]->step->lays || $day < $steps[0]->day->number
+                            || $day > $steps[1]->day->number) {
                             continue;
                         }
                         foreach ($planting->pieces as $piece) {
@@ -105,7 +108,8 @@ final class KitPropertiesTest extends TestCase
             [$garden] = self::garden($seed);
             foreach (PlaceType::cases() as $place) {
                 foreach (BedsAhead::of($garden, $place) as $week) {
-                    self::assertEqualsWithDelta($garden->metresOf($place), $week->standing + $week->inPreparation + $week->free, 0.001, $place->value.' '.$week->monday->iso());
+                    self::assertEqualsWithDelta($garden->metresOf($place), $week->standing + $week->inPreparation + $week->free, 0.001,
+                        $place->value.' '.$week->monday->iso());
                 }
             }
         }
@@ -122,15 +126,18 @@ final class KitPropertiesTest extends TestCase
             foreach (LateBed::all($later, $book, self::recipes()) as $late) {
                 if (null !== $late->quicker) {
                     ++$mends;
-                    self::assertTrue($late->quicker->ground->equals($late->planting->ground) && $late->quicker->ready->equals($late->planting->ready));
+                    self::assertTrue($late->quicker->ground->equals($late->planting->ground)
+                        && $late->quicker->ready->equals($late->planting->ready));
                     self::assertFalse($late->quicker->bedStart->isBefore($later->today));
-                    self::assertSame($leads->days(self::recipes()->get($late->quicker->recipe), $late->quicker->ground), $late->quicker->ground->since($late->quicker->bedStart));
+                    self::assertSame($leads->days(self::recipes()->get($late->quicker->recipe), $late->quicker->ground),
+                        $late->quicker->ground->since($late->quicker->bedStart));
                 }
                 if (null !== $late->later) {
                     ++$mends;
                     self::assertFalse($late->later->bedStart->isBefore($later->today));
                     self::assertFalse($late->later->ground->isBefore($late->planting->ground));
-                    self::assertTrue($later->season($book->get($late->planting->item), $late->planting->place)?->contains($late->later->ground));
+                    self::assertTrue($later->season($book->get($late->planting->item),
+                        $late->planting->place)?->contains($late->later->ground));
                 }
             }
         }
@@ -140,7 +147,8 @@ final class KitPropertiesTest extends TestCase
     /** More rain never misses fewer dates, nor misses them by less. */
     public function testMoreRainIsNeverBetter(): void
     {
-        $dry = self::recipes()->with([new Recipe('compost-mulch', 'Harrowed', 'fork', true, [new Step('Clear', 9, 1.0, 'hoe', '', ''), new Step('Harrow', 3, 1.0, 'power harrow', '', '', needsDry: true)], Source::practice())]);
+        $dry = self::recipes()->with([new Recipe('compost-mulch', 'Harrowed', 'fork', true, [new Step('Clear', 9, 1.0, 'hoe', '', ''),
+            new Step('Harrow', 3, 1.0, 'power harrow', '', '', needsDry: true)], Source::practice())]);
         foreach (self::SEEDS as $seed) {
             [$garden] = self::garden($seed);
             $before = [];
@@ -170,7 +178,8 @@ final class KitPropertiesTest extends TestCase
                 foreach (\array_slice($free->ways($stretch), 0, 12) as $way) {
                     ++$offers;
                     $planting = $way->planting($stretch->stretch, $garden->plantings->byKey());
-                    $hard = array_filter((new Conflicts($book))->of($garden->with([...$garden->plantings, $planting]), [$planting->key]), static fn (Conflict $c): bool => $c->isHard());
+                    $hard = array_filter((new Conflicts($book))->of($garden->with([...$garden->plantings, $planting]),
+                        [$planting->key]), static fn (Conflict $c): bool => $c->isHard());
                     self::assertSame([], array_map(static fn (Conflict $c): string => Said::of($c->message), $hard), $planting->key);
                     self::assertSame($planting->key, PlantingKey::free($way->crop->item(), $way->sow, $garden->plantings->byKey()));
                 }

@@ -47,7 +47,8 @@ final class ResidueTest extends TestCase
 
         self::assertSame([14, 21, 28], [$days(1.5, '2026-07-10'), $days(4.0, '2026-07-10'), $days(6.5, '2026-07-10')]);
         self::assertSame([28, 35], [$days(4.0, '2026-04-20'), $days(4.0, '2026-12-10')]);
-        self::assertSame([1, 2, 3, 4], [Residue::passes(1.5, false), Residue::passes(4.0, false), Residue::passes(6.5, false), Residue::passes(6.5, true)]);
+        self::assertSame([1, 2, 3, 4], [Residue::passes(1.5, false), Residue::passes(4.0, false), Residue::passes(6.5, false),
+            Residue::passes(6.5, true)]);
     }
 
     public function testTheBedsShareIsByItsArea(): void
@@ -60,6 +61,7 @@ final class ResidueTest extends TestCase
 
     private static function of(string $crop, float $cm, float $cover): Residue
     {
-        return Residue::byEye(Book::crops()->get($crop), Length::fromMetres($cm / 100), $cover, LittleGarden::on('2026-05-01')->beds[0], Length::fromMetres(20));
+        return Residue::byEye(Book::crops()->get($crop), Length::fromMetres($cm / 100), $cover, LittleGarden::on('2026-05-01')->beds[0],
+            Length::fromMetres(20));
     }
 }

@@ -28,7 +28,8 @@ final class ProposalTest extends TestCase
         $moves = LittleGarden::radish('2026-06-10', 'A1', number: 3);
         $goes = LittleGarden::lettuce('2026-06-01', 'A3');
         $garden = LittleGarden::on('2026-05-01', [$standing, $locked, $moves, $goes], ['2026-07-18' => 30]);
-        $changes = $this->proposed($garden, [$standing, $locked, LittleGarden::radish('2026-06-16', 'A2', 0, 10_000), LittleGarden::radish('2026-07-20', 'A1')]);
+        $changes = $this->proposed($garden, [$standing, $locked, LittleGarden::radish('2026-06-16', 'A2', 0, 10_000),
+            LittleGarden::radish('2026-07-20', 'A1')]);
 
         self::assertSame(['new', 'moved', 'dropped', 'kept', 'kept'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $changes));
         self::assertSame([null, $moves->key], [$changes[0]->old, $changes[1]->new?->key]);
@@ -41,14 +42,16 @@ final class ProposalTest extends TestCase
     {
         $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-06-10')]);
 
-        self::assertSame(['new', 'dropped'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $this->proposed($garden, [LittleGarden::radish('2026-07-14')])));
+        self::assertSame(['new', 'dropped'], array_map(static fn (ProposedChange $c): string => $c->kind()->value,
+            $this->proposed($garden, [LittleGarden::radish('2026-07-14')])));
     }
 
     public function testWithinFourWeeksItIsTheSamePlantingMoved(): void
     {
         $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-06-10')]);
 
-        self::assertSame(['moved'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $this->proposed($garden, [LittleGarden::radish('2026-07-08')])));
+        self::assertSame(['moved'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $this->proposed($garden,
+            [LittleGarden::radish('2026-07-08')])));
         self::assertCount(2, $this->proposed($garden, [LittleGarden::radish('2026-07-09')]));
     }
 
@@ -56,7 +59,8 @@ final class ProposalTest extends TestCase
     {
         $first = LittleGarden::radish('2026-06-10', 'A1', 0, 5_000);
         $second = LittleGarden::lettuce('2026-06-01', 'A2', 0, 5_000);
-        $changes = $this->proposed(LittleGarden::on('2026-05-01', [$first, $second]), [$first->but(pieces: $second->pieces), $second->but(pieces: $first->pieces)]);
+        $changes = $this->proposed(LittleGarden::on('2026-05-01', [$first, $second]), [$first->but(pieces: $second->pieces),
+            $second->but(pieces: $first->pieces)]);
         $ids = array_map(static fn (ProposedChange $c): string => $c->id, $changes);
 
         self::assertEqualsCanonicalizing($ids, Proposal::withCompanions($changes, [$ids[0]]));
@@ -70,8 +74,10 @@ final class ProposalTest extends TestCase
         $soon = LittleGarden::radish('2026-05-12', 'A3', number: 4);
         $garden = LittleGarden::on('2026-05-01', [$serves, $soon], ['2026-07-11' => 30]);
 
-        self::assertStringContainsString('It served 32 bunches on 2026-07-11; 32 bunches of that are given up', $this->why($garden, $serves, [$soon]));
-        self::assertStringContainsString('other plantings serve that in its place', $this->why($garden, $serves, [$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Climate\PlaceType::Tunnel)]));
+        self::assertStringContainsString('It served 32 bunches on 2026-07-11; 32 bunches of that are given up',
+            $this->why($garden, $serves, [$soon]));
+        self::assertStringContainsString('other plantings serve that in its place', $this->why($garden, $serves,
+            [$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Climate\PlaceType::Tunnel)]));
         self::assertSame('Nothing better was found.', $this->why($garden, $serves, [$serves, $soon]));
         self::assertSame('It lies outside what was drawn up.', $this->why($garden, $serves, [$serves, $soon], Scope::block($garden, 'T')));
         $kept = array_values(array_filter($this->proposed($garden, [$serves, $soon]), static fn (ProposedChange $c): bool => $c->planting()->key === $soon->key))[0];
@@ -85,18 +91,22 @@ final class ProposalTest extends TestCase
         for ($seed = 40; $seed < 48; ++$seed) {
             $garden = RandomGarden::of($seed);
             $garden = $garden->with($planner->draw($garden)->plantings());
-            $fewer = new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, $garden->history, $garden->outlets, $garden->products, \array_slice($garden->promises, 0, intdiv(\count($garden->promises), 2)), $garden->plantings);
+            $fewer = new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds,
+                $garden->history, $garden->outlets, $garden->products, \array_slice($garden->promises, 0,
+                    intdiv(\count($garden->promises), 2)), $garden->plantings);
             $whole = $planner->draw($fewer);
             $changes = Proposal::between($fewer, $planner->asItStands($fewer), $whole, Book::crops())->changes;
             $result = array_filter(array_map(static fn (ProposedChange $c): ?Planting => $c->new, $changes));
             self::assertEqualsCanonicalizing(self::ground($whole->plantings()), self::ground($result), 'seed '.$seed);
 
             $scope = Scope::product($fewer->products[0]);
-            foreach (Proposal::between($fewer, $planner->asItStands($fewer), $planner->draw($fewer, scope: $scope), Book::crops(), $scope)->changes as $change) {
+            foreach (Proposal::between($fewer, $planner->asItStands($fewer), $planner->draw($fewer, scope: $scope), Book::crops(),
+                $scope)->changes as $change) {
                 self::assertTrue(ChangeKind::Kept === $change->kind() || $change->planting()->item === $fewer->products[0]->parts[0]->item);
             }
             $block = Scope::block($fewer, 'A');
-            foreach (Proposal::between($fewer, $planner->asItStands($fewer), $planner->draw($fewer, scope: $block), Book::crops(), $block)->changes as $change) {
+            foreach (Proposal::between($fewer, $planner->asItStands($fewer), $planner->draw($fewer, scope: $block), Book::crops(),
+                $block)->changes as $change) {
                 self::assertTrue(ChangeKind::Kept === $change->kind() || $block->covers($change->planting()));
             }
         }
@@ -128,7 +138,8 @@ final class ProposalTest extends TestCase
         $planner = new Planner(Book::crops(), Book::recipes());
         $then = $planner->asItStands($garden->with($drawn));
 
-        return Proposal::between($garden, $planner->asItStands($garden), new Plan($then->drawnOn, [], $drawn, $then->shortages, [], $then->needs, $then->served, $then->from, [], false, true), Book::crops(), $scope)->changes;
+        return Proposal::between($garden, $planner->asItStands($garden), new Plan($then->drawnOn, [], $drawn, $then->shortages, [],
+            $then->needs, $then->served, $then->from, [], false, true), Book::crops(), $scope)->changes;
     }
 
     /**

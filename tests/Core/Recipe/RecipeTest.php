@@ -37,7 +37,8 @@ final class RecipeTest extends TestCase
     {
         $day = Day::parse($ground);
 
-        return new Planting('kale@'.$ground.'#1', 'kale', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day->plus(-5), $day->plus(60), $day->plus(80), 1.0, [Stretch::of('A1', 0, (int) (1000 * $metres))], Standing::Planned, false);
+        return new Planting('kale@'.$ground.'#1', 'kale', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day->plus(-5),
+            $day->plus(60), $day->plus(80), 1.0, [Stretch::of('A1', 0, (int) (1000 * $metres))], Standing::Planned, false);
     }
 
     public function testStepsAreDatedBackwardsAndTimedByLength(): void
@@ -63,16 +64,19 @@ final class RecipeTest extends TestCase
 
     public function testTheColdTakesLongerAndThePlanTakesTheBedSooner(): void
     {
-        $recipe = self::recipe(new Step('Lay', 35, 1.0, 'tarp', '', '', 42, 63, lays: Kit::Tarp), new Step('Lift', 3, 1.0, 'tarp', '', '', lifts: Kit::Tarp));
+        $recipe = self::recipe(new Step('Lay', 35, 1.0, 'tarp', '', '', 42, 63, lays: Kit::Tarp), new Step('Lift', 3, 1.0, 'tarp', '',
+            '', lifts: Kit::Tarp));
 
-        self::assertSame([35, 42, 63], array_map(static fn (string $day): int => self::leads()->days($recipe, Day::parse($day)), ['2026-07-01', '2026-04-20', '2027-01-10']));
+        self::assertSame([35, 42, 63], array_map(static fn (string $day): int => self::leads()->days($recipe, Day::parse($day)),
+            ['2026-07-01', '2026-04-20', '2027-01-10']));
     }
 
     /** Own model: so many days in hand that a longer wet spell comes one time in five; only for work that wants dry soil. */
     public function testAReserveForWetSpellsLiesBeforeDryWork(): void
     {
         $leads = new Leads(LittleGarden::timed('2026-03-02'));
-        $dry = self::recipe(new Step('Clear', 10, 1.0, 'hoe', '', ''), new Step('Harrow', 2, 1.0, 'power harrow', '', '', needsDry: true), new Step('Rake', 1, 1.0, 'rake', '', ''));
+        $dry = self::recipe(new Step('Clear', 10, 1.0, 'hoe', '', ''), new Step('Harrow', 2, 1.0, 'power harrow', '', '',
+            needsDry: true), new Step('Rake', 1, 1.0, 'rake', '', ''));
         $odds = WetOdds::on(Larkspur::climate(), Day::parse('2026-06-10'));
         $reserve = $leads->reserve($dry, Day::parse('2026-06-10'));
 
@@ -87,7 +91,8 @@ final class RecipeTest extends TestCase
     /** @return iterable<string, array{list<Step>, int, string, string}> */
     public static function contradictions(): iterable
     {
-        $step = static fn (string $name, int $lead, string $tool = 'rake', ?int $spring = null, ?int $cold = null, ?Kit $lays = null, ?Kit $lifts = null): Step => new Step($name, $lead, 1.0, $tool, '', '', $spring, $cold, false, $lays, $lifts);
+        $step = static fn (string $name, int $lead, string $tool = 'rake', ?int $spring = null, ?int $cold = null, ?Kit $lays = null,
+            ?Kit $lifts = null): Step => new Step($name, $lead, 1.0, $tool, '', '', $spring, $cold, false, $lays, $lifts);
         yield 'no step' => [[], -1, 'steps', 'at least one step'];
         yield 'negative lead' => [[$step('Rake', -2)], 0, 'lead', 'begins from 0'];
         yield 'a lead of years' => [[$step('Rake', 2, 'rake', 2, 900)], 0, 'lead', 'begins from 0'];
@@ -97,8 +102,10 @@ final class RecipeTest extends TestCase
         yield 'one unknown of two' => [[$step('Blast', 2, 'hoe and cannon')], 0, 'tool', '"cannon"'];
         yield 'twice' => [[$step('Rake', 3), $step('Rake', 2)], 1, 'name', 'stands twice'];
         yield 'lifted, never laid' => [[$step('Lift', 3, 'tarp', lifts: Kit::Tarp)], 0, 'lifts', 'that no step lays'];
-        yield 'lifted before it is laid' => [[$step('Lay', 3, 'tarp', lays: Kit::Tarp), $step('Lift', 9, 'tarp', lifts: Kit::Tarp)], 1, 'lead', 'the other way round'];
-        yield 'lifted first in the cold' => [[$step('Lay', 12, 'tarp', lays: Kit::Tarp), $step('Lift', 3, 'tarp', 3, 30, lifts: Kit::Tarp)], 1, 'lead', 'in the cold'];
+        yield 'lifted before it is laid' => [[$step('Lay', 3, 'tarp', lays: Kit::Tarp), $step('Lift', 9, 'tarp', lifts: Kit::Tarp)], 1,
+            'lead', 'the other way round'];
+        yield 'lifted first in the cold' => [[$step('Lay', 12, 'tarp', lays: Kit::Tarp), $step('Lift', 3, 'tarp', 3, 30,
+            lifts: Kit::Tarp)], 1, 'lead', 'in the cold'];
     }
 
     /** @param list<Step> $steps */
@@ -114,6 +121,7 @@ final class RecipeTest extends TestCase
 
     private static function recipe(Step ...$steps): Recipe
     {
-        return new Recipe('r', 'R', 'mulch', true, [] === $steps ? [new Step('Rake', 1, 1.0, 'rake', '', '')] : array_values($steps), Source::practice());
+        return new Recipe('r', 'R', 'mulch', true, [] === $steps ? [new Step('Rake', 1, 1.0, 'rake', '', '')] : array_values($steps),
+            Source::practice());
     }
 }

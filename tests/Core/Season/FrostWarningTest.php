@@ -48,7 +48,8 @@ final class FrostWarningTest extends TestCase
 
     private static function said(Garden $garden, int $ground, int $ready, Cover $cover = Cover::None): string
     {
-        $warnings = FrostWarning::of($garden, Book::crops()->get('bean-bush'), $cover, new Ripeness($ground, $ground, $ground, $ready, $ready + 10));
+        $warnings = FrostWarning::of($garden, Book::crops()->get('bean-bush'), $cover, new Ripeness($ground, $ground, $ground, $ready,
+            $ready + 10));
 
         return implode('; ', array_map(Said::of(...), $warnings));
     }

@@ -28,7 +28,8 @@ final class SoilTest extends TestCase
     {
         $gramsPerSquareMetre = Mass::fromPounds(150)->grams / Area::fromAcres(1)->squareMetres;
 
-        self::assertEqualsWithDelta(3.44, Mass::fromGrams($gramsPerSquareMetre * Area::fromSquareFeet(1000)->squareMetres)->pounds(), 0.005);
+        self::assertEqualsWithDelta(3.44, Mass::fromGrams($gramsPerSquareMetre * Area::fromSquareFeet(1000)->squareMetres)->pounds(),
+            0.005);
     }
 
     /** 1 in of compost on 100 sq ft is 8.33 cu ft or 0.309 cu yd. */

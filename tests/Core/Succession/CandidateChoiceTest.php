@@ -17,12 +17,14 @@ final class CandidateChoiceTest extends TestCase
 {
     public function testOfTheSameFirstMarketDayTheLatestStays(): void
     {
-        self::assertSame([48, 55], self::kept(self::candidate(40, 90), self::candidate(44, 94), self::candidate(48, 98), self::candidate(55, 105)));
+        self::assertSame([48, 55], self::kept(self::candidate(40, 90), self::candidate(44, 94), self::candidate(48, 98),
+            self::candidate(55, 105)));
     }
 
     public function testAnEarlierOneStaysWhenItServesLonger(): void
     {
-        self::assertSame([44, 48], self::kept(self::candidate(40, 90), self::candidate(44, 94, last: 130), self::candidate(48, 98, last: 110)));
+        self::assertSame([44, 48], self::kept(self::candidate(40, 90), self::candidate(44, 94, last: 130), self::candidate(48, 98,
+            last: 110)));
     }
 
     public function testAnEarlierOneStaysWhenItIsCheaper(): void
@@ -46,6 +48,7 @@ final class CandidateChoiceTest extends TestCase
 
     private static function candidate(int $sow, int $ready, int $last = 110, float $cost = 50.0): Candidate
     {
-        return new Candidate('kale', Method::Sown, PlaceType::Field, 'compost-mulch', $sow, $sow, $sow, $ready, $last, 2.0, 500.0, $cost, []);
+        return new Candidate('kale', Method::Sown, PlaceType::Field, 'compost-mulch', $sow, $sow, $sow, $ready, $last, 2.0, 500.0,
+            $cost, []);
     }
 }

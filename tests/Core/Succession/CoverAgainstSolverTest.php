@@ -45,7 +45,8 @@ final class CoverAgainstSolverTest extends TestCase
         $instances = CoverInstance::all($json);
         self::assertCount(3, $instances);
         foreach ($instances as $instance) {
-            self::assertEqualsWithDelta($instance->proved, CoverSuccessions::solve($instance->problem(self::EFFORT))->cost, 1e-6 * $instance->proved);
+            self::assertEqualsWithDelta($instance->proved, CoverSuccessions::solve($instance->problem(self::EFFORT))->cost,
+                1e-6 * $instance->proved);
         }
     }
 
@@ -59,10 +60,13 @@ final class CoverAgainstSolverTest extends TestCase
                 $from = array_map(static fn (array $curve): int => (array_key_first($curve) ?? 0) - 40, $p->curve);
                 $to = array_map(static fn (array $curve): int => array_key_last($curve) ?? 0, $p->curve);
                 $first = min([0, ...$from]);
-                $room = new Room($first, ['field' => array_fill(0, max([0, ...$to]) - $first + 1, $metres)], array_fill(0, \count($from), 'field'), $from, $to);
-                $solution = CoverSuccessions::solve(new CoverProblem($p->needDay, $p->needUnits, $p->needReach, $p->curve, $p->setUp, $p->perMetre, $p->stepMetres, 1, $p->maxSteps, $p->penalty, 3000, [], $room));
+                $room = new Room($first, ['field' => array_fill(0, max([0, ...$to]) - $first + 1, $metres)],
+                    array_fill(0, \count($from), 'field'), $from, $to);
+                $solution = CoverSuccessions::solve(new CoverProblem($p->needDay, $p->needUnits, $p->needReach, $p->curve, $p->setUp,
+                    $p->perMetre, $p->stepMetres, 1, $p->maxSteps, $p->penalty, 3000, [], $room));
                 for ($day = $first; $day <= max([0, ...$to]); ++$day) {
-                    $taken = array_sum(array_map(static fn (array $s): float => $from[$s['candidate']] <= $day && $day <= $to[$s['candidate']] ? $s['steps'] * $p->stepMetres[$s['candidate']] : 0.0, $solution->plantings));
+                    $taken = array_sum(array_map(static fn (array $s): float => $from[$s['candidate']] <= $day
+                        && $day <= $to[$s['candidate']] ? $s['steps'] * $p->stepMetres[$s['candidate']] : 0.0, $solution->plantings));
                     self::assertLessThanOrEqual($metres + 1e-6, $taken, $instance->name);
                 }
                 $costs[] = $solution->cost;

@@ -60,6 +60,7 @@ final class CoverSuccessionsTest extends TestCase
     {
         $n = \count($curves);
 
-        return new CoverProblem($days, $units, array_fill(0, \count($days), 3), $curves, array_fill(0, $n, 100.0), array_fill(0, $n, 5.0), array_fill(0, $n, 5.0), 1, array_fill(0, $n, 20), $penalty, $effort);
+        return new CoverProblem($days, $units, array_fill(0, \count($days), 3), $curves, array_fill(0, $n, 100.0),
+            array_fill(0, $n, 5.0), array_fill(0, $n, 5.0), 1, array_fill(0, $n, 20), $penalty, $effort);
     }
 }

@@ -19,6 +19,7 @@ final class RentSumsTest extends TestCase
     #[TestWith([0, 100, 21.0])]
     public function testRentOfAStay(int $from, int $last, float $cents): void
     {
-        self::assertEqualsWithDelta($cents, RentSums::fromWeeks(10, ['field' => [7.0, 14.0]])->between(PlaceType::Field, $from, $last), 1e-9);
+        self::assertEqualsWithDelta($cents, RentSums::fromWeeks(10, ['field' => [7.0, 14.0]])->between(PlaceType::Field, $from, $last),
+            1e-9);
     }
 }

@@ -52,7 +52,8 @@ final class WagnerWhitinTest extends TestCase
         $zeros = array_fill(0, 12, 0.0);
 
         return new OnceProblem($periods, self::DEMAND, array_fill(0, 12, 0), array_map(strval(...), $periods), $periods, $periods, $periods,
-            array_map(static fn (int $t): int => $t + $hold, $periods), array_fill(0, 12, 1.0), array_map(floatval(...), self::SET_UP), $zeros,
+            array_map(static fn (int $t): int => $t + $hold, $periods), array_fill(0, 12, 1.0), array_map(floatval(...), self::SET_UP),
+            $zeros,
             array_fill(0, 12, array_fill(0, 200, 0.0)), 0, array_fill(0, 12, 1.0), 1, array_fill(0, 12, 10_000), 1e6, 1.0);
     }
 }

@@ -25,7 +25,8 @@ final class AllocationTest extends TestCase
     {
         $lots = [new Lot('once', 20, 25, 100, 0.0)];
 
-        self::assertSame([0, 3, 3, 0], Allocation::of([self::need(19, 3), self::need(20, 3), self::need(28, 3), self::need(29, 3)], $lots)->served);
+        self::assertSame([0, 3, 3, 0], Allocation::of([self::need(19, 3), self::need(20, 3), self::need(28, 3), self::need(29, 3)],
+            $lots)->served);
     }
 
     /** Ten per cent a week: of 100 stored for two weeks 81 are sound. */

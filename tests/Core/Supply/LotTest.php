@@ -57,6 +57,8 @@ final class LotTest extends TestCase
     {
         $start = Day::parse('2026-03-10');
 
-        return Lot::of(new Planting('p', $item, Method::Sown, PlaceType::Field, 'compost-mulch', $start, $start, $start, Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of('A1', 0, $millimetres)], Standing::Growing, false), Book::crops()->get($item));
+        return Lot::of(new Planting('p', $item, Method::Sown, PlaceType::Field, 'compost-mulch', $start, $start, $start,
+            Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of('A1', 0, $millimetres)], Standing::Growing, false),
+            Book::crops()->get($item));
     }
 }

@@ -72,17 +72,24 @@ final class StorageTest extends TestCase
 
         self::assertSame(['kitchen'], array_values($short));
         self::assertLessThanOrEqual(5, \count($plan->new), 'not a sowing for every week of the winter');
-        self::assertGreaterThan(Day::parse('2026-10-20')->number, min(array_map(static fn (Shortage $s): int => $s->day->number, $plan->shortages) ?: [0]), 'fresh from the field it is served');
+        self::assertGreaterThan(Day::parse('2026-10-20')->number, min(array_map(static fn (Shortage $s): int => $s->day->number,
+            $plan->shortages) ?: [0]), 'fresh from the field it is served');
     }
 
     private static function plan(?int $freshDays, ?int $kitchen = null): Plan
     {
-        $beds = array_map(static fn (int $i): Bed => new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), PlaceType::Field), range(1, 14));
-        $promises = array_map(static fn (int $week): Promise => new Promise('o', 'p', Day::parse('2026-10-14')->plus(7 * $week), 40.0), range(0, self::WEEKS - 1));
+        $beds = array_map(static fn (int $i): Bed => new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75),
+            Length::fromCentimetres(45), PlaceType::Field), range(1, 14));
+        $promises = array_map(static fn (int $week): Promise => new Promise('o', 'p', Day::parse('2026-10-14')->plus(7 * $week), 40.0),
+            range(0, self::WEEKS - 1));
         if (null !== $kitchen) {
-            $promises = [...$promises, ...array_map(static fn (Promise $p): Promise => new Promise('kitchen', 'p', $p->day, 5.0), $promises)];
+            $promises = [...$promises, ...array_map(static fn (Promise $p): Promise => new Promise('kitchen', 'p', $p->day, 5.0),
+                $promises)];
         }
 
-        return (new Planner(Book::crops(), Book::recipes()))->draw(new Garden('G', Day::parse('2026-03-02'), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), Settings::usual(), ['A'], $beds, [], [new Outlet('o', 'O', Weekday::Wednesday, 1, 4, $freshDays), new Outlet('kitchen', 'Kitchen', Weekday::Wednesday, 2, 4, $kitchen ?? 0)], [new Product('p', 'P', 'kg', Money::fromCents(260), [new Part('carrot-storage', 10.0)])], $promises, []));
+        return (new Planner(Book::crops(), Book::recipes()))->draw(new Garden('G', Day::parse('2026-03-02'),
+            new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), Settings::usual(), ['A'], $beds, [],
+            [new Outlet('o', 'O', Weekday::Wednesday, 1, 4, $freshDays), new Outlet('kitchen', 'Kitchen', Weekday::Wednesday, 2, 4,
+                $kitchen ?? 0)], [new Product('p', 'P', 'kg', Money::fromCents(260), [new Part('carrot-storage', 10.0)])], $promises, []));
     }
 }

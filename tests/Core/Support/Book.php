@@ -30,7 +30,8 @@ final class Book
 
     public static function recipes(): RecipeBook
     {
-        $steps = static fn (int $lead): array => [new Step('Clear', $lead, 2.0, 'hoe', '', ''), new Step('Rake', 1, 4.0, 'rake', 'dry', '')];
+        $steps = static fn (int $lead): array => [new Step('Clear', $lead, 2.0, 'hoe', '', ''), new Step('Rake', 1, 4.0, 'rake', 'dry',
+            '')];
 
         return RecipeBook::of([
             new Recipe('compost-mulch', 'Compost mulch', 'mulch', true, $steps(5), Source::practice()),

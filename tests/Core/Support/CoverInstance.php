@@ -17,7 +17,8 @@ final readonly class CoverInstance
     /** @return list<self> */
     public static function all(string $json): array
     {
-        return array_map(static fn (Sheet $one): self => new self($one, $one->text('kind').', seed '.$one->number('seed'), $one->number('proved')), (new Sheet(['all' => json_decode($json, true)]))->parts('all'));
+        return array_map(static fn (Sheet $one): self => new self($one, $one->text('kind').', seed '.$one->number('seed'),
+            $one->number('proved')), (new Sheet(['all' => json_decode($json, true)]))->parts('all'));
     }
 
     public function problem(int $effort): CoverProblem

@@ -38,7 +38,8 @@ final readonly class JointInstance
     {
         $json = (string) gzdecode((string) file_get_contents(__DIR__.'/../../fixtures/joint/instances.json.gz'));
 
-        return array_map(static fn (Sheet $one): self => new self($one, (int) $one->number('seed'), $one->number('bound')), (new Sheet(['all' => json_decode($json, true)]))->parts('all'));
+        return array_map(static fn (Sheet $one): self => new self($one, (int) $one->number('seed'), $one->number('bound')),
+            (new Sheet(['all' => json_decode($json, true)]))->parts('all'));
     }
 
     public function planned(Progress $progress = new NoProgress()): JointPlan
@@ -62,11 +63,13 @@ final readonly class JointInstance
         $rents = $beds = [];
         foreach (PlaceType::cases() as $n => $place) {
             $rents[$place->value] = array_fill(0, (int) $this->sheet->number('weeks'), array_values($this->sheet->numbers('rent'))[$n]);
-            $beds[] = new Bed($place->value, 'A', $n, Length::fromMillimetres(4 * (int) $this->sheet->number('step')), Length::fromCentimetres(75), Length::fromCentimetres(45), $place);
+            $beds[] = new Bed($place->value, 'A', $n, Length::fromMillimetres(4 * (int) $this->sheet->number('step')),
+                Length::fromCentimetres(75), Length::fromCentimetres(45), $place);
         }
         $day = MonthDay::parse('05-10');
 
-        return [Grid::of(new Garden('', Day::of(0), new Place('', 47, 0, $day, $day), Settings::usual(), ['A'], $beds, [], [], [], [], [])), $metres, $rents];
+        return [Grid::of(new Garden('', Day::of(0), new Place('', 47, 0, $day, $day), Settings::usual(), ['A'], $beds, [], [], [], [],
+            [])), $metres, $rents];
     }
 
     /** @return array<string, Wanted> */
@@ -76,8 +79,10 @@ final readonly class JointInstance
         foreach ($this->sheet->parts('items') as $one) {
             $key = $one->text('key');
             $wanted[$key] = new Wanted(
-                new Item($key, $one->isTrue('stock'), $one->isTrue('stored'), $one->number('loss'), $one->number('penalty'), $one->number('keeping')),
-                array_map(static fn (Sheet $n): Need => new Need((int) $n->number('0'), (int) $n->number('1'), (int) $n->number('2'), []), $one->parts('needs')),
+                new Item($key, $one->isTrue('stock'), $one->isTrue('stored'), $one->number('loss'), $one->number('penalty'),
+                    $one->number('keeping')),
+                array_map(static fn (Sheet $n): Need => new Need((int) $n->number('0'), (int) $n->number('1'), (int) $n->number('2'),
+                    []), $one->parts('needs')),
                 array_map(static fn (Sheet $c): Candidate => self::candidate($key, $c), $one->parts('candidates')),
             );
         }
@@ -92,6 +97,8 @@ final readonly class JointInstance
             $curve[(int) $point->number('0')] = $point->number('1');
         }
 
-        return new Candidate($item, Method::from($c->text('0')), PlaceType::from($c->text('1')), '', (int) $c->number('2'), (int) $c->number('3'), (int) $c->number('4'), (int) $c->number('5'), (int) $c->number('6'), $c->number('7'), $c->number('8'), $c->number('9'), $curve);
+        return new Candidate($item, Method::from($c->text('0')), PlaceType::from($c->text('1')), '', (int) $c->number('2'),
+            (int) $c->number('3'), (int) $c->number('4'), (int) $c->number('5'), (int) $c->number('6'), $c->number('7'),
+            $c->number('8'), $c->number('9'), $curve);
     }
 }

@@ -24,7 +24,8 @@ final class Larkspur
 
     public static function months(float $latitude = self::NORTH): MonthlyMeans
     {
-        return MonthlyMeans::of(self::mirrored(self::MIN, $latitude), self::mirrored(self::MAX, $latitude), self::mirrored(self::RAIN, $latitude));
+        return MonthlyMeans::of(self::mirrored(self::MIN, $latitude), self::mirrored(self::MAX, $latitude), self::mirrored(self::RAIN,
+            $latitude));
     }
 
     /**

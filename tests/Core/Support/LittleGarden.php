@@ -33,13 +33,18 @@ final class LittleGarden
      */
     public static function on(string $today, array $plantings = [], array $promises = []): Garden
     {
-        $bed = static fn (int $i, string $name, string $block, PlaceType $place): Bed => new Bed($name, $block, $i, Length::fromMetres(20), Length::fromCentimetres(75), Length::fromCentimetres(45), $place);
+        $bed = static fn (int $i, string $name, string $block, PlaceType $place): Bed => new Bed($name, $block, $i,
+            Length::fromMetres(20), Length::fromCentimetres(75), Length::fromCentimetres(45), $place);
         $outlet = new Outlet('stall', 'Stall', Weekday::Saturday, 1, 3, 3);
-        $products = [new Product('radish', 'Radishes', 'bunch', Money::fromCents(200), [new Part('radish', 1.0)]), new Product('lettuce', 'Lettuce', 'head', Money::fromCents(180), [new Part('lettuce-head', 1.0)])];
-        $promised = array_map(static fn (string $day, int $n): Promise => new Promise('stall', 'radish', Day::parse($day), (float) $n), array_keys($promises), $promises);
+        $products = [new Product('radish', 'Radishes', 'bunch', Money::fromCents(200), [new Part('radish', 1.0)]),
+            new Product('lettuce', 'Lettuce', 'head', Money::fromCents(180), [new Part('lettuce-head', 1.0)])];
+        $promised = array_map(static fn (string $day, int $n): Promise => new Promise('stall', 'radish', Day::parse($day), (float) $n),
+            array_keys($promises), $promises);
 
-        return new Garden('Little', Day::parse($today), new Place('Nowhere', 46.9, 300, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'],
-            [$bed(0, 'A1', 'A', PlaceType::Field), $bed(1, 'A2', 'A', PlaceType::Field), $bed(2, 'A3', 'A', PlaceType::Field), $bed(3, 'T1', 'T', PlaceType::Tunnel)], [], [$outlet], $products, $promised, $plantings);
+        return new Garden('Little', Day::parse($today), new Place('Nowhere', 46.9, 300, MonthDay::parse('05-14'),
+            MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'],
+            [$bed(0, 'A1', 'A', PlaceType::Field), $bed(1, 'A2', 'A', PlaceType::Field), $bed(2, 'A3', 'A', PlaceType::Field),
+                $bed(3, 'T1', 'T', PlaceType::Tunnel)], [], [$outlet], $products, $promised, $plantings);
     }
 
     /**
@@ -51,22 +56,27 @@ final class LittleGarden
     {
         $g = self::on($today, $plantings);
 
-        return new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], $g->outlets, $g->products, [], $plantings, [], PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH));
+        return new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], $g->outlets, $g->products, [],
+            $plantings, [], PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH));
     }
 
     /** Radishes sown in a bed: ready after 30 days, held 6, 11 bunches a metre. */
-    public static function radish(string $sow, string $bed = 'A1', int $from = 0, int $to = 5000, Standing $standing = Standing::Planned, int $number = 1): Planting
+    public static function radish(string $sow, string $bed = 'A1', int $from = 0, int $to = 5000,
+        Standing $standing = Standing::Planned, int $number = 1): Planting
     {
         $day = Day::parse($sow);
 
-        return new Planting('radish@'.$sow.'#'.$number, 'radish', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day->plus(-5), $day->plus(30), $day->plus(36), 11.0, [Stretch::of($bed, $from, $to)], $standing, false);
+        return new Planting('radish@'.$sow.'#'.$number, 'radish', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day,
+            $day->plus(-5), $day->plus(30), $day->plus(36), 11.0, [Stretch::of($bed, $from, $to)], $standing, false);
     }
 
     /** Head lettuce out of trays: 28 days in the nursery, ready after 44 more, held 7. */
-    public static function lettuce(string $sow, string $bed = 'A2', int $from = 0, int $to = 10000, Standing $standing = Standing::Planned): Planting
+    public static function lettuce(string $sow, string $bed = 'A2', int $from = 0, int $to = 10000,
+        Standing $standing = Standing::Planned): Planting
     {
         $day = Day::parse($sow);
 
-        return new Planting('lettuce-head@'.$sow.'#1', 'lettuce-head', Method::Transplanted, PlaceType::Field, 'compost-mulch', $day, $day->plus(28), $day->plus(23), $day->plus(72), $day->plus(79), 9.0, [Stretch::of($bed, $from, $to)], $standing, false);
+        return new Planting('lettuce-head@'.$sow.'#1', 'lettuce-head', Method::Transplanted, PlaceType::Field, 'compost-mulch', $day,
+            $day->plus(28), $day->plus(23), $day->plus(72), $day->plus(79), 9.0, [Stretch::of($bed, $from, $to)], $standing, false);
     }
 }

@@ -52,7 +52,8 @@ final class RandomGarden
         $promises = [];
         foreach ((array) $chance->pickArrayKeys($crops, $chance->getInt(3, 7)) as $index) {
             $item = $crops[(int) $index];
-            $products[] = new Product('p-'.$item, $item, 'unit', Money::fromCents($chance->getInt(80, 500)), [new Part($item, (float) $chance->getInt(1, 4))]);
+            $products[] = new Product('p-'.$item, $item, 'unit', Money::fromCents($chance->getInt(80, 500)),
+                [new Part($item, (float) $chance->getInt(1, 4))]);
             foreach ($outlets as $outlet) {
                 $first = $today->plus($chance->getInt(20, 120));
                 for ($day = $first; $day->since($first) < 7 * $chance->getInt(3, 12); $day = $day->plus(1)) {
@@ -63,20 +64,28 @@ final class RandomGarden
             }
         }
 
-        return new Garden('By chance '.$seed, $today, new Place('Nowhere', 46.9, 300, MonthDay::parse('05-14'), MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'], $beds, self::history($chance, $beds, $today), $outlets, $products, $promises, []);
+        return new Garden('By chance '.$seed, $today, new Place('Nowhere', 46.9, 300, MonthDay::parse('05-14'),
+            MonthDay::parse('10-06')), Settings::usual(), ['A', 'T'], $beds, self::history($chance, $beds, $today), $outlets, $products,
+            $promises, []);
     }
 
-    /** The same with rules by chance: resting and reserve beds, "not here", quarantine, blocks with a recipe or families of their own, a cycle, wishes, a reserve. */
+    /**
+     * The same with rules by chance: resting and reserve beds, "not here", quarantine, blocks with a recipe or families of
+     * their own, a cycle, wishes, a reserve.
+     */
     public static function ruled(int $seed): Garden
     {
         $garden = self::of($seed);
         $chance = new Randomizer(new Xoshiro256StarStar($seed + 7000));
         $name = static fn (): string => $garden->beds[$chance->getInt(0, \count($garden->beds) - 1)]->name;
         $families = array_values(array_unique(array_map(static fn (Product $p): string => Book::crops()->get($p->parts[0]->item)->family, $garden->products)));
-        $beds = array_map(static fn (Bed $b): Bed => new Bed($b->name, $b->block, $b->position, $b->length, $b->width, $b->path, $b->place, 0 === $chance->getInt(0, 3) ? new Temper(weeds: 'tough') : $b->temper, 0 === $chance->getInt(0, 4) ? [new Quarantine($families[0], $garden->today->plus(400), '')] : []), $garden->beds);
+        $beds = array_map(static fn (Bed $b): Bed => new Bed($b->name, $b->block, $b->position, $b->length, $b->width, $b->path,
+            $b->place, 0 === $chance->getInt(0, 3) ? new Temper(weeds: 'tough') : $b->temper, 0 === $chance->getInt(0, 4)
+            ? [new Quarantine($families[0], $garden->today->plus(400), '')] : []), $garden->beds);
         $from = $garden->today->plus($chance->getInt(0, 90));
         $rules = new PlanRules(
-            ['A' => new BlockRules(['', 'tarp-shallow-till', 'stale-seedbed'][$chance->getInt(0, 2)], Paths::Hoed, 0 === $chance->getInt(0, 2) ? [$families[0]] : [])],
+            ['A' => new BlockRules(['', 'tarp-shallow-till', 'stale-seedbed'][$chance->getInt(0, 2)], Paths::Hoed,
+                0 === $chance->getInt(0, 2) ? [$families[0]] : [])],
             [$name() => [new RestingBed(Period::fromFirstToLast($from, $from->plus($chance->getInt(10, 120))))]],
             0 === $chance->getInt(0, 2) ? [$name()] : [],
             0 === $chance->getInt(0, 1) ? [new NotHere($families[\count($families) - 1], $name())] : [],
@@ -89,7 +98,8 @@ final class RandomGarden
             mostSowings: $chance->getInt(0, 2),
         );
 
-        return (new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $beds, $garden->history, $garden->outlets, $garden->products, $garden->promises, []))->set($garden->settings->ruledBy($rules));
+        return (new Garden($garden->name, $garden->today, $garden->place, $garden->settings, $garden->blocks, $beds, $garden->history,
+            $garden->outlets, $garden->products, $garden->promises, []))->set($garden->settings->ruledBy($rules));
     }
 
     /** @return list<Bed> */
@@ -98,7 +108,9 @@ final class RandomGarden
         $beds = [];
         for ($i = 1, $count = $chance->getInt(2, 14); $i <= $count; ++$i) {
             $tunnel = 0 === $chance->getInt(0, 4);
-            $beds[] = new Bed(($tunnel ? 'T' : 'A').$i, $tunnel ? 'T' : 'A', $i, Length::fromMetres([20.0, 25.0, 25.0, 13.5][$chance->getInt(0, 3)]), Length::fromCentimetres(75), Length::fromCentimetres(40), $tunnel ? PlaceType::Tunnel : PlaceType::Field);
+            $beds[] = new Bed(($tunnel ? 'T' : 'A').$i, $tunnel ? 'T' : 'A', $i,
+                Length::fromMetres([20.0, 25.0, 25.0, 13.5][$chance->getInt(0, 3)]), Length::fromCentimetres(75),
+                Length::fromCentimetres(40), $tunnel ? PlaceType::Tunnel : PlaceType::Field);
         }
 
         usort($beds, static fn (Bed $a, Bed $b): int => [$a->block, $a->position] <=> [$b->block, $b->position]);
@@ -115,6 +127,7 @@ final class RandomGarden
     {
         $crops = Book::soldKeys();
 
-        return array_map(static fn (Bed $bed): PastCrop => new PastCrop(Stretch::of($bed->name, 0, $bed->length->millimetres), $crops[$chance->getInt(0, \count($crops) - 1)], $today->plus(-$chance->getInt(30, 1500))), $beds);
+        return array_map(static fn (Bed $bed): PastCrop => new PastCrop(Stretch::of($bed->name, 0, $bed->length->millimetres),
+            $crops[$chance->getInt(0, \count($crops) - 1)], $today->plus(-$chance->getInt(30, 1500))), $beds);
     }
 }

@@ -41,14 +41,16 @@ final class RuleOfThumb
             $ways = [] === $days ? [] : $candidates->of($crop, $garden->today, Day::of(max($days)));
             $every = $crop->pattern->isStock() ? self::EVERY : self::EVERY_CUTS;
             for ($from = min([\PHP_INT_MAX, ...$days]); [] !== $days && $from <= max($days); $from += $every) {
-                $units = array_sum(array_map(static fn (Need $n): int => $n->day >= $from && $n->day < $from + $every ? $n->units : 0, $needs->for($item)));
+                $units = array_sum(array_map(static fn (Need $n): int => $n->day >= $from && $n->day < $from + $every ? $n->units : 0,
+                    $needs->for($item)));
                 $latest = array_values(array_filter($ways, static fn (Candidate $c): bool => $c->ready <= $from && $c->lastField >= $from));
                 $way = end($latest);
                 if (0 === $units || false === $way) {
                     continue;
                 }
                 $steps = (int) ceil($units / $way->perMetre / $grid->step($way) * 1000);
-                $plantings = self::placed($garden, $plantings, $way, $steps * $grid->step($way), min($way->lastField, [] === $way->curve ? $from + $every : $way->lastField));
+                $plantings = self::placed($garden, $plantings, $way, $steps * $grid->step($way), min($way->lastField, [] === $way->curve
+                    ? $from + $every : $way->lastField));
             }
         }
 
@@ -66,7 +68,8 @@ final class RuleOfThumb
         $ground = Ground::under($garden, Book::crops(), $plantings);
         $pieces = [];
         foreach ($garden->beds as $bed) {
-            foreach ($bed->place === $c->place && $millimetres > 0 ? $ground->free($bed, $stay->start->number, $stay->last()->number) : [] as [$from, $to]) {
+            foreach ($bed->place === $c->place && $millimetres > 0 ? $ground->free($bed, $stay->start->number, $stay->last()->number)
+                : [] as [$from, $to]) {
                 $take = min($millimetres, $to - $from);
                 if ($take > 0) {
                     $pieces[] = Stretch::of($bed->name, $from, $from + $take);
@@ -76,6 +79,7 @@ final class RuleOfThumb
         }
         $keys = array_fill_keys(array_map(static fn (Planting $p): string => $p->key, $plantings), true);
 
-        return [] === $pieces ? $plantings : [...$plantings, $c->planting(PlantingKey::free($c->item, Day::of($c->sow), $keys), $pieces, last: $stay->last()->number)];
+        return [] === $pieces ? $plantings : [...$plantings, $c->planting(PlantingKey::free($c->item, Day::of($c->sow), $keys), $pieces,
+            last: $stay->last()->number)];
     }
 }

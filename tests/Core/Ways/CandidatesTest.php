@@ -20,7 +20,8 @@ final class CandidatesTest extends TestCase
     /** Lettuce sown 10 March: 28 days in the nursery, 42 in the bed, half of 5 days of spread, 7 of hold; 5 of preparation. */
     public function testDatesOfATransplant(): void
     {
-        $candidate = self::candidates()->sownOn(Book::crops()->get('lettuce-head'), Day::parse('2026-03-10'), PlaceType::Field, Method::Transplanted);
+        $candidate = self::candidates()->sownOn(Book::crops()->get('lettuce-head'), Day::parse('2026-03-10'), PlaceType::Field,
+            Method::Transplanted);
 
         self::assertNotNull($candidate);
         self::assertSame(['2026-04-07', '2026-04-02', '2026-05-21', '2026-05-28'], array_map(static fn (int $d): string => Day::of($d)->iso(), [$candidate->ground, $candidate->bedStart, $candidate->ready, $candidate->lastField]));
@@ -39,13 +40,15 @@ final class CandidatesTest extends TestCase
     {
         self::assertNull(self::candidates()->sownOn(Book::crops()->get('corn'), Day::parse('2026-04-01'), PlaceType::Field, Method::Sown));
         self::assertNull(self::candidates()->sownOn(Book::crops()->get('corn'), Day::parse('2026-06-02'), PlaceType::Tunnel, Method::Sown));
-        self::assertNull(self::candidates()->sownOn(Book::crops()->get('corn'), Day::parse('2026-06-02'), PlaceType::Field, Method::Transplanted));
+        self::assertNull(self::candidates()->sownOn(Book::crops()->get('corn'), Day::parse('2026-06-02'), PlaceType::Field,
+            Method::Transplanted));
     }
 
     public function testFrostEndsATenderCropAndATunnelKeepsItLonger(): void
     {
         $squash = self::candidates()->sownOn(Book::crops()->get('bean-bush'), Day::parse('2026-07-24'), PlaceType::Field, Method::Sown);
-        $sheltered = self::candidates()->sownOn(Book::crops()->get('tomato'), Day::parse('2026-04-20'), PlaceType::Tunnel, Method::Transplanted);
+        $sheltered = self::candidates()->sownOn(Book::crops()->get('tomato'), Day::parse('2026-04-20'), PlaceType::Tunnel,
+            Method::Transplanted);
 
         self::assertLessThan(Day::parse('2026-10-06')->number, $squash?->lastField);
         self::assertGreaterThan(Day::parse('2026-10-06')->number, $sheltered?->lastField);
@@ -57,7 +60,9 @@ final class CandidatesTest extends TestCase
         $candidates = self::candidates()->of(Book::crops()->get('radish'), $from, $from->plus(60));
 
         self::assertNotSame([], $candidates);
-        self::assertSame([Weekday::Tuesday], array_values(array_unique(array_map(static fn (Candidate $c): Weekday => Day::of($c->sow)->weekday(), $candidates), \SORT_REGULAR)));
+        self::assertSame([Weekday::Tuesday],
+            array_values(array_unique(array_map(static fn (Candidate $c): Weekday => Day::of($c->sow)->weekday(), $candidates),
+                \SORT_REGULAR)));
         self::assertGreaterThanOrEqual($from->number, min(array_map(static fn (Candidate $c): int => $c->bedStart, $candidates)));
     }
 

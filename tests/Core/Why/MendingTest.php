@@ -36,11 +36,13 @@ final class MendingTest extends TestCase
         foreach ([2, 5, 9, 14] as $seed) {
             $garden = RandomGarden::of($seed);
             $garden = $garden->with(self::planner()->draw($garden)->plantings());
-            foreach (array_unique(array_map(static fn ($s): string => $s->item, self::planner()->asItStands($garden)->shortages)) as $item) {
+            foreach (array_unique(array_map(static fn ($s): string => $s->item,
+                self::planner()->asItStands($garden)->shortages)) as $item) {
                 foreach ((new Mending($garden, Book::crops(), Book::recipes()))->of($item) as $way) {
                     $after = self::after($garden, $way);
                     self::assertSame(self::short($garden, $item) - $way->units, self::short($after, $item), $way->key);
-                    self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after, array_map(static fn (Planting $p): string => $p->key, $way->new)), static fn (Conflict $c): bool => $c->isHard()), $way->key);
+                    self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after,
+                        array_map(static fn (Planting $p): string => $p->key, $way->new)), static fn (Conflict $c): bool => $c->isHard()), $way->key);
                     ++$tried;
                 }
             }
@@ -54,7 +56,8 @@ final class MendingTest extends TestCase
         $ways = (new Mending($garden, Book::crops(), Book::recipes()))->of('radish');
 
         self::assertNotSame([], $ways);
-        self::assertSame(array_map(static fn (MendWay $w): float => $w->gain(), $ways), array_reverse(array_values(self::sorted(array_map(static fn (MendWay $w): float => $w->gain(), $ways)))));
+        self::assertSame(array_map(static fn (MendWay $w): float => $w->gain(), $ways),
+            array_reverse(array_values(self::sorted(array_map(static fn (MendWay $w): float => $w->gain(), $ways)))));
         self::assertGreaterThanOrEqual(60, $ways[0]->units);
         self::assertSame([], (new Mending($garden, Book::crops(), Book::recipes()))->of('lettuce-head'));
     }
@@ -65,10 +68,12 @@ final class MendingTest extends TestCase
         $day = Day::parse('2026-05-20');
         $long = new Dates($day, $day->plus(10), $day->plus(2), $day->plus(60), $day->plus(90));
         foreach (['A1', 'A2', 'A3', 'T1'] as $n => $bed) {
-            $full[] = LittleGarden::lettuce('2026-05-12', $bed, 0, 20_000)->but(key: 'lettuce-head@2026-05-12#'.($n + 1), place: 'T1' === $bed ? PlaceType::Tunnel : PlaceType::Field, dates: $long);
+            $full[] = LittleGarden::lettuce('2026-05-12', $bed, 0, 20_000)->but(key: 'lettuce-head@2026-05-12#'.($n + 1),
+                place: 'T1' === $bed ? PlaceType::Tunnel : PlaceType::Field, dates: $long);
         }
         $garden = LittleGarden::on('2026-05-01', $full, ['2026-07-11' => 60]);
-        $kinds = array_map(static fn (MendWay $w): string => Said::of($w->kind), (new Mending($garden, Book::crops(), Book::recipes()))->of('radish'));
+        $kinds = array_map(static fn (MendWay $w): string => Said::of($w->kind),
+            (new Mending($garden, Book::crops(), Book::recipes()))->of('radish'));
 
         self::assertSame(['instead-of crop=head lettuce'], array_values(array_unique($kinds)));
     }
@@ -79,7 +84,8 @@ final class MendingTest extends TestCase
         $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000)], ['2026-06-20' => 60]);
         $reasons = (new PlantingReasons($garden, Book::crops(), Book::recipes(), $garden->plantings->all()[0]))->all();
 
-        self::assertSame([Choice::Day, Choice::VarietyAndMethod, Choice::Length, Choice::Bed], array_map(static fn (Alternative $a): Choice => $a->question, $reasons));
+        self::assertSame([Choice::Day, Choice::VarietyAndMethod, Choice::Length, Choice::Bed],
+            array_map(static fn (Alternative $a): Choice => $a->question, $reasons));
         [$day, , $length, $bed] = $reasons;
         self::assertSame('sown-ready sow=2026-05-19 ready=2026-06-18', Said::of($day->chosen));
         self::assertSame('sown sow=2026-05-12', Said::of($day->other));
@@ -93,12 +99,14 @@ final class MendingTest extends TestCase
 
     public function testTightWeeksAreThoseWithHardlyABedFree(): void
     {
-        $full = [LittleGarden::radish('2026-06-02', 'A1', 0, 20_000), LittleGarden::radish('2026-06-02', 'A2', 0, 20_000, number: 2), LittleGarden::radish('2026-06-02', 'A3', 0, 16_000, number: 3)];
+        $full = [LittleGarden::radish('2026-06-02', 'A1', 0, 20_000), LittleGarden::radish('2026-06-02', 'A2', 0, 20_000, number: 2),
+            LittleGarden::radish('2026-06-02', 'A3', 0, 16_000, number: 3)];
         $garden = LittleGarden::on('2026-05-04', $full);
         [$run] = $tight = TightWeeks::of($garden, Book::crops(), []);
 
         self::assertCount(1, $tight);
-        self::assertSame(['field', '2026-05-25', '2026-07-12', 4.0], [$run->place->value, $run->from->iso(), $run->until->iso(), $run->free]);
+        self::assertSame(['field', '2026-05-25', '2026-07-12', 4.0], [$run->place->value, $run->from->iso(), $run->until->iso(),
+            $run->free]);
         self::assertSame([], TightWeeks::of($garden->with(\array_slice($full, 0, 2)), Book::crops(), []));
     }
 
@@ -115,9 +123,11 @@ final class MendingTest extends TestCase
     /** Rounder lengths, fewer sowings and a reserve never make the beds fewer. */
     public function testWishesCostBed(): void
     {
-        $garden = LittleGarden::on('2026-04-01', [], ['2026-06-06' => 210, '2026-06-13' => 170, '2026-06-20' => 350, '2026-06-27' => 220, '2026-07-04' => 310]);
+        $garden = LittleGarden::on('2026-04-01', [], ['2026-06-06' => 210, '2026-06-13' => 170, '2026-06-20' => 350,
+            '2026-06-27' => 220, '2026-07-04' => 310]);
         $costs = [];
-        foreach (WishCost::all($garden->set($garden->settings->ruledBy($garden->settings->rules->wishing(reserve: 0.2))), Book::crops(), Book::recipes()) as $cost) {
+        foreach (WishCost::all($garden->set($garden->settings->ruledBy($garden->settings->rules->wishing(reserve: 0.2))), Book::crops(),
+            Book::recipes()) as $cost) {
             $costs[$cost->wish] = $cost;
         }
 
@@ -142,7 +152,8 @@ final class MendingTest extends TestCase
 
     private static function short(Garden $garden, string $item): int
     {
-        return array_sum(array_map(static fn ($s): int => $s->item === $item ? $s->units : 0, self::planner()->asItStands($garden)->shortages));
+        return array_sum(array_map(static fn ($s): int => $s->item === $item ? $s->units : 0,
+            self::planner()->asItStands($garden)->shortages));
     }
 
     /**

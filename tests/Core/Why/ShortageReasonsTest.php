@@ -69,7 +69,8 @@ final class ShortageReasonsTest extends TestCase
         $garden = self::garden('scallion', '2026-07-08', 30, 4);
         $planner = new Planner(Book::crops(), Book::recipes());
 
-        self::assertSame(ShortageReason::NotPlanned, (new Explainer(Book::crops(), Book::recipes()))->explain($garden, $planner->asItStands($garden))[0]->reason);
+        self::assertSame(ShortageReason::NotPlanned, (new Explainer(Book::crops(), Book::recipes()))->explain($garden,
+            $planner->asItStands($garden))[0]->reason);
     }
 
     public function testWhatIsOverIsNotShort(): void
@@ -81,7 +82,8 @@ final class ShortageReasonsTest extends TestCase
     {
         $garden = self::garden('broccoli', '2026-07-08', 70, 1);
         $promises = [...$garden->promises, new Promise('second', 'p', Day::parse('2026-07-08'), 60)];
-        $garden = new Garden('G', $garden->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, [], [...$garden->outlets, new Outlet('second', 'Second', Weekday::Wednesday, 2, 4, null)], $garden->products, $promises, []);
+        $garden = new Garden('G', $garden->today, $garden->place, $garden->settings, $garden->blocks, $garden->beds, [],
+            [...$garden->outlets, new Outlet('second', 'Second', Weekday::Wednesday, 2, 4, null)], $garden->products, $promises, []);
         $plan = (new Planner(Book::crops(), Book::recipes()))->draw($garden);
 
         self::assertSame(['second'], array_values(array_unique(array_map(static fn ($s): string => $s->outlet, $plan->shortages))));
@@ -106,9 +108,13 @@ final class ShortageReasonsTest extends TestCase
     {
         $beds = [];
         for ($i = 1; $i <= $count; ++$i) {
-            $beds[] = new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), PlaceType::Field);
+            $beds[] = new Bed('A'.$i, 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45),
+                PlaceType::Field);
         }
 
-        return new Garden('G', Day::parse('2026-03-02'), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')), Settings::usual(), ['A'], $beds, [], [new Outlet('o', 'O', Weekday::Wednesday, 1, 4, null)], [new Product('p', 'P', 'u', Money::fromCents(200), [new Part($item, 1.0)])], [new Promise('o', 'p', Day::parse($day), $quantity)], []);
+        return new Garden('G', Day::parse('2026-03-02'), new Place('P', 47, 0, MonthDay::parse('05-10'), MonthDay::parse('10-10')),
+            Settings::usual(), ['A'], $beds, [], [new Outlet('o', 'O', Weekday::Wednesday, 1, 4, null)],
+            [new Product('p', 'P', 'u', Money::fromCents(200), [new Part($item, 1.0)])],
+            [new Promise('o', 'p', Day::parse($day), $quantity)], []);
     }
 }

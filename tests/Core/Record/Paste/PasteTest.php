@@ -98,7 +98,8 @@ final class PasteTest extends TestCase
     {
         $metres = static fn (string $text): float => PastedLength::parse($text, Length::fromMetres(20), LengthUnit::Metre)->metres();
 
-        self::assertSame([20.0, 10.0, 5.0, 15.0, 12.5, 3.0, 8.0], array_map($metres, ['', 'half a bed', '1/4', '¾', '12,5 m', '3', '40 %']));
+        self::assertSame([20.0, 10.0, 5.0, 15.0, 12.5, 3.0, 8.0], array_map($metres, ['', 'half a bed', '1/4', '¾', '12,5 m', '3',
+            '40 %']));
         self::assertEqualsWithDelta(12.192, $metres('40 ft'), 0.001);
         foreach (['-3 m', '25 m', '3 parsecs', 'some', '0'] as $wrong) {
             try {
@@ -126,7 +127,8 @@ final class PasteTest extends TestCase
     {
         $crops = new CropNames(Book::crops());
         $garden = LittleGarden::on('2026-06-15');
-        $headed = Columns::of([['Length (m)', 'Bed', 'Crop', 'Sown on', 'Remarks'], ['3', 'A1', 'kale', '12 May', 'fine']], $garden, $crops);
+        $headed = Columns::of([['Length (m)', 'Bed', 'Crop', 'Sown on', 'Remarks'], ['3', 'A1', 'kale', '12 May', 'fine']], $garden,
+            $crops);
         $bare = Columns::of([['A1', 'kale', '12 May', 'half'], ['A2', 'leek', '3 June', '5 m']], $garden, $crops);
 
         self::assertSame([Column::Length, Column::Bed, Column::Crop, Column::Sown, Column::Nothing], $headed->columns);
