@@ -26,7 +26,8 @@ foreach ($changes as [$what, $file, $is, $changed, $tests]) {
     }
     try {
         file_put_contents($path, str_replace($is, $changed, $whole));
-        exec(sprintf('cd %s && php -d memory_limit=1G vendor/bin/phpunit --no-progress --stop-on-defect --filter %s 2>&1', escapeshellarg($root), escapeshellarg($tests)), $told, $code);
+        exec(sprintf('cd %s && php -d memory_limit=1G vendor/bin/phpunit --no-progress --stop-on-defect --filter %s 2>&1',
+            escapeshellarg($root), escapeshellarg($tests)), $told, $code);
     } finally {
         file_put_contents($path, $whole);
     }

@@ -49,7 +49,8 @@ final class KeptOffBedTest extends TestCase
     public function testByRhythm(): void
     {
         $beds = static fn (Garden $garden): array => self::beds(...(new ByRhythm(Book::crops(), Book::recipes()))->plan($garden,
-            Book::crops()->get('radish'), Method::Sown, $garden->beds, Day::parse('2026-05-15'), Day::parse('2026-06-15'), 14, 20_000)->plantings);
+            Book::crops()->get('radish'), Method::Sown, $garden->beds, Day::parse('2026-05-15'), Day::parse('2026-06-15'), 14,
+            20_000)->plantings);
 
         self::assertContains('A1', $beds(self::garden(false)));
         self::assertSame(['A2'], $beds(self::garden(true)));
@@ -59,7 +60,8 @@ final class KeptOffBedTest extends TestCase
     {
         $ways = static fn (Garden $garden, string $bed): array => (new FreeBed($garden, Book::crops(), Book::recipes(), []))
             ->ways(BedOutlook::of($garden->bedsByName()[$bed], [], $garden->today)[0]);
-        $crops = static fn (Garden $garden, string $bed): array => array_map(static fn ($way): string => $way->crop->item(), $ways($garden, $bed));
+        $crops = static fn (Garden $garden, string $bed): array => array_map(static fn ($way): string => $way->crop->item(),
+            $ways($garden, $bed));
 
         self::assertNotSame([], $crops(self::garden(false), 'A1'));
         self::assertSame([], $crops(self::garden(true), 'A1'), 'it rests');
@@ -69,7 +71,8 @@ final class KeptOffBedTest extends TestCase
 
     public function testGreenManures(): void
     {
-        $manures = static fn (Garden $garden): array => GreenManure::forGap($garden, Book::crops(), $garden->beds[0], Length::fromMetres(20),
+        $manures = static fn (Garden $garden): array => GreenManure::forGap($garden, Book::crops(), $garden->beds[0],
+            Length::fromMetres(20),
             Day::parse('2026-09-12'), Day::parse('2027-05-19'));
 
         self::assertNotSame([], $manures(self::garden(false)));
@@ -95,7 +98,8 @@ final class KeptOffBedTest extends TestCase
         $hard = static function (Garden $garden, string $bed) use ($radish): array {
             $moved = (new ByHand(Book::crops(), Book::recipes()))->onto($garden->with([$radish]), $radish, $bed, 0);
 
-            return array_map(static fn (Conflict $c): Rule => $c->rule, (new Conflicts(Book::crops()))->hard($garden->with([$moved]), $moved->key));
+            return array_map(static fn (Conflict $c): Rule => $c->rule, (new Conflicts(Book::crops()))->hard($garden->with([$moved]),
+                $moved->key));
         };
 
         self::assertSame([[], []], [$hard(self::garden(false), 'A1'), $hard(self::garden(false), 'A3')]);
@@ -105,7 +109,8 @@ final class KeptOffBedTest extends TestCase
     public function testAPastedList(): void
     {
         $fault = static function (Garden $garden, string $bed): string {
-            $rows = (new StandingReader(Book::crops(), Book::recipes()))->read([['bed' => $bed, 'crop' => 'radish', 'date' => '2026-05-20', 'length' => '5 m']], $garden, true);
+            $rows = (new StandingReader(Book::crops(), Book::recipes()))->read([['bed' => $bed, 'crop' => 'radish',
+                'date' => '2026-05-20', 'length' => '5 m']], $garden, true);
             $fault = $rows[0]->faults['bed'] ?? '';
 
             return \is_string($fault) ? $fault : Said::of($fault);
