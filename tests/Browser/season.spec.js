@@ -15,7 +15,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(cell).toHaveValue('160');
 
   await page.goto(`${garden}/wall?product=head-lettuce`);
-  await page.getByText('Supply, free metres and tight weeks as tables').click();
+  await page.getByText('Supply, free beds and tight weeks as tables').click();
   const week = page.getByRole('row', { name: /2026-W41/ }).first();
   const shortBefore = Number(await week.getByRole('cell').last().textContent());
   expect(shortBefore).toBeGreaterThan(30);
@@ -26,7 +26,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(page.getByRole('status')).toContainText('Proposal taken');
 
   await page.goto(`${garden}/wall?product=head-lettuce`);
-  await page.getByText('Supply, free metres and tight weeks as tables').click();
+  await page.getByText('Supply, free beds and tight weeks as tables').click();
   const shortAfter = Number((await week.getByRole('cell').last().textContent()) || 0);
   expect(shortAfter).toBeLessThan(shortBefore);
 
@@ -37,13 +37,13 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(panel.getByRole('heading', { name: /Head lettuce/ })).toBeFocused();
   await panel.getByText(/Show\s+the\s+working[\s\S]*Spots\s+in\s+the\s+bed/).click();
   await expect(panel.getByText('rows across the bed', { exact: true })).toBeVisible();
-  await expect(panel.getByText('Formula: rows x (length / distance in the row, whole spots only).')).toBeVisible();
+  await expect(panel.getByText(/rows × \(length \/ distance in the row, whole spots only\)/)).toBeVisible();
 
   await page.getByRole('link', { name: 'Log' }).click();
   await page.getByRole('row', { name: /Proposal taken/ }).first().getByRole('button', { name: /Take back/ }).click();
   await expect(page.getByText(/Taken\s+back:\s+Proposal\s+taken/).first()).toBeVisible();
   await page.goto(`${garden}/wall?product=head-lettuce`);
-  await page.getByText('Supply, free metres and tight weeks as tables').click();
+  await page.getByText('Supply, free beds and tight weeks as tables').click();
   expect(Number(await week.getByRole('cell').last().textContent())).toBe(shortBefore);
 
   await page.getByRole('link', { name: 'Log' }).click();
