@@ -42,12 +42,6 @@ final readonly class Spacing
             $length);
     }
 
-    /** Plants on one acre at a row gap and an in-row gap: area / (row gap x in-row gap). */
-    public static function plantsPerArea(float $squareMetres, Length $rowGap, Length $inRow): float
-    {
-        return $squareMetres / ($rowGap->metres() * $inRow->metres());
-    }
-
     public function spots(): int
     {
         return $this->rows * $this->spotsPerRow;

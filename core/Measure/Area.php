@@ -8,7 +8,6 @@ namespace JollyFurrow\Measure;
 final readonly class Area
 {
     private const SQUARE_FEET = 0.3048 * 0.3048;
-    private const ACRE = 4046.8564224;
 
     private function __construct(public float $squareMetres)
     {
@@ -20,16 +19,6 @@ final readonly class Area
     public static function fromSquareMetres(float $squareMetres): self
     {
         return new self($squareMetres);
-    }
-
-    public static function fromSquareFeet(float $squareFeet): self
-    {
-        return new self($squareFeet * self::SQUARE_FEET);
-    }
-
-    public static function fromAcres(float $acres): self
-    {
-        return new self($acres * self::ACRE);
     }
 
     public function squareFeet(): float

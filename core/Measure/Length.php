@@ -31,16 +31,6 @@ final readonly class Length
         return new self((int) round($metres * 1000));
     }
 
-    public static function fromInches(float $inches): self
-    {
-        return new self((int) round($inches * 25.4));
-    }
-
-    public static function fromFeet(float $feet): self
-    {
-        return new self((int) round($feet * 304.8));
-    }
-
     /**
      * Reads "75 cm", "2.5 ft", "30in", "0,75 m"; a bare number counts in the unit given.
      * Rounded to the nearest millimetre.

@@ -21,16 +21,6 @@ final readonly class Mass
         return new self($grams);
     }
 
-    public static function fromKilograms(float $kilograms): self
-    {
-        return new self($kilograms * 1000);
-    }
-
-    public static function fromPounds(float $pounds): self
-    {
-        return new self($pounds * self::POUND);
-    }
-
     /**
      * Reads "2.5 kg", "300 g", "3lb", "4 oz"; a bare number counts in the units given, as kilograms or pounds.
      *

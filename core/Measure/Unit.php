@@ -24,7 +24,6 @@ enum Unit: string
     case KilogramPerHectare = 'kg/ha';
     /** More dry matter for each further centimetre of height. */
     case KilogramPerHectareCentimetre = 'kg/ha/cm';
-    case TonnePerHectare = 't/ha';
     case HourPer100Metres = 'h/100m';
     case Celsius = 'degC';
     /** A difference of temperatures. */

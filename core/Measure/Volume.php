@@ -25,9 +25,4 @@ final readonly class Volume
     {
         return $this->litres / self::CUBIC_FOOT;
     }
-
-    public function cubicYards(): float
-    {
-        return $this->cubicFeet() / 27;
-    }
 }

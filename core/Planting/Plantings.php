@@ -69,11 +69,6 @@ final readonly class Plantings implements \IteratorAggregate, \Countable
         return $this->where(static fn (Planting $p): bool => [] !== array_filter($p->pieces, static fn (Stretch $piece): bool => $piece->bed === $bed));
     }
 
-    public function ofItem(string $item): self
-    {
-        return $this->where(static fn (Planting $p): bool => $p->item === $item);
-    }
-
     /** @return \ArrayIterator<int, Planting> */
     public function getIterator(): \ArrayIterator
     {

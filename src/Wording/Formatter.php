@@ -149,14 +149,6 @@ final readonly class Formatter
         return Written::day($this->dayOfYear($day->month(), $day->dayOfMonth()), $day->iso());
     }
 
-    /** "Tue 3 Mar", "Tue, Mar 3" */
-    public function dayOfWeek(Day $day): Written
-    {
-        $short = $this->dayOfYear($day->month(), $day->dayOfMonth());
-
-        return Written::day($day->weekday()->short().(DateForm::MonthFirst === $this->dates ? ', ' : ' ').$short, $day->iso());
-    }
-
     /** "3 Mar 2026", "Mar 3, 2026" */
     public function date(Day $day): Written
     {

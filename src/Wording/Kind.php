@@ -28,7 +28,6 @@ final readonly class Kind
             Unit::GramPerSquareMetre => new self('rate', 1.0),
             Unit::KilogramPerHectare => new self('yield', 1.0),
             Unit::KilogramPerHectareCentimetre => new self('yield-by-height', 1.0),
-            Unit::TonnePerHectare => new self('yield', 1000.0),
             Unit::HourPer100Metres => new self('work-rate', 1.0),
             Unit::Celsius => new self('temperature', 1.0),
             Unit::Kelvin => new self('warmth', 1.0),

@@ -37,7 +37,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(panel.getByRole('heading', { name: /Head lettuce/ })).toBeFocused();
   await panel.getByText(/Show\s+the\s+working[\s\S]*Spots\s+in\s+the\s+bed/).click();
   await expect(panel.getByText('rows across the bed', { exact: true })).toBeVisible();
-  await expect(panel.getByText(/rows × \(length \/ distance in the row, whole spots only\)/)).toBeVisible();
+  await expect(panel.getByText(/Formula:\s+rows × \(length \/ distance in the row, whole spots only\)/)).toBeVisible();
 
   await page.getByRole('link', { name: 'Log' }).click();
   await page.getByRole('row', { name: /Proposal taken/ }).first().getByRole('button', { name: /Take back/ }).click();

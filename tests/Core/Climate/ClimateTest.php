@@ -40,25 +40,6 @@ final class ClimateTest extends TestCase
         }
     }
 
-    /**
-     * McMaster & Wilhelm 1997 (Agricultural and Forest Meteorology 87: 291-300): maximum 25, minimum 5, base 10: 5.0 by
-     * method 1, 7.5 by method 2.
-     */
-    public function testHeatUnitsOfMcMasterAndWilhelm(): void
-    {
-        self::assertSame([5.0, 7.5], [HeatUnits::simple(5, 25, 10), HeatUnits::cutOff(5, 25, 10)]);
-        self::assertSame(0.0, HeatUnits::simple(2, 9, 10));
-    }
-
-    /**
-     * Corn heat units between 50 and 86 degrees F, common practice, no source: a day from 45 to 95 degrees counts (50 +
-     * 86) / 2 - 50 = 18.
-     */
-    public function testCornHeatUnits(): void
-    {
-        self::assertSame(18.0, HeatUnits::cutOff(45, 95, 50, 86));
-    }
-
     /** Baskerville & Emin 1969 (Ecology 50: 514-517), against adding up the sine in ten thousand steps. */
     #[TestWith([5.0, 25.0, 10.0, \INF])]
     #[TestWith([12.0, 25.0, 10.0, \INF])]

@@ -8,6 +8,7 @@ use JollyFurrow\Measure\InvalidLength;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\LengthUnit;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Tests\Support\Us;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -54,10 +55,10 @@ final class LengthTest extends TestCase
 
     public function testIsWrittenInTheGardensUnits(): void
     {
-        $bed = Length::fromFeet(100);
+        $bed = Us::feet(100);
 
         self::assertSame(['30.48 m', '100 ft'], [Units::Metric->long($bed), Units::UsCustomary->long($bed)]);
-        self::assertSame(['76.2 cm', '30 in'], [Units::Metric->short(Length::fromInches(30)),
-            Units::UsCustomary->short(Length::fromInches(30))]);
+        self::assertSame(['76.2 cm', '30 in'], [Units::Metric->short(Us::inches(30)),
+            Units::UsCustomary->short(Us::inches(30))]);
     }
 }
