@@ -181,14 +181,14 @@ final readonly class Formatter
         return self::MONTHS[$month - 1];
     }
 
-    /** Only the number, for tables whose heading names the unit. */
+    /** Only the number, for tables whose heading names the unit; all decimals, so that columns align. */
     public function bare(Quantity $quantity, int $decimals): Written
     {
         $kind = Kind::of($quantity->unit);
         $scale = Scale::of($quantity->unit, $this->units);
         $value = null === $scale ? $quantity->value : $quantity->value * $scale->factor + $scale->offset;
 
-        return Written::number(Units::number($value, $decimals), $kind->name, $quantity->value * $kind->factor);
+        return Written::number(number_format($value, $decimals, '.', ''), $kind->name, $quantity->value * $kind->factor);
     }
 
     /**

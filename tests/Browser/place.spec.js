@@ -40,7 +40,7 @@ test('readings are read from the station and typed on a phone', async ({ browser
   await expect(page.getByRole('heading', { name: 'Seven days ahead' })).toBeVisible();
   await page.getByLabel(/^Rain, mm/).fill('wet');
   await page.getByRole('button', { name: 'Keep the reading' }).click();
-  await expect(page.getByText('"wet" will not do. Write a number from 0 to 600.')).toBeVisible();
+  await expect(page.getByText('"wet" will not do. Write a number, in mm.')).toBeVisible();
   await page.getByLabel(/^Rain, mm/).fill('31.5');
   await page.getByRole('button', { name: 'Keep the reading' }).click();
   await expect(page.getByRole('row', { name: /Mon 20 Jul 2026/ })).toContainText('31.5');
