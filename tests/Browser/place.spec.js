@@ -29,7 +29,7 @@ test('a place by twelve months in Fahrenheit and inches: refused as Celsius, the
   await page.getByRole('button', { name: 'Keep these 2 plantings' }).click();
   await page.getByRole('link', { name: 'Radish' }).click();
   await page.getByText(/Show\s+the\s+working:\s+Ready/).click();
-  await expect(page.getByText(/July,\s+which\s+counted\s+as\s+[\d.]+\s+catalogue\s+days/).first()).toBeVisible();
+  await expect(page.getByText(/July,\s+counted\s+as\s+[\d.]+\s+days\s+of\s+the\s+catalogue/).first()).toBeVisible();
 });
 
 test('readings are read from the station and typed on a phone', async ({ browser }) => {
