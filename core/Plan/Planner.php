@@ -45,8 +45,14 @@ final readonly class Planner
     /** Rents are known so many weeks past the last market day: long enough for any stay that begins before it. */
     private const RENT_WEEKS_BEYOND = 60;
 
+    /** @var \WeakMap<Garden, Plan> who gets what of what stands, dealt out once a garden */
+    private \WeakMap $asItStands;
+
     public function __construct(private CropBook $book, private RecipeBook $recipes)
     {
+        /** @var \WeakMap<Garden, Plan> $none */
+        $none = new \WeakMap();
+        $this->asItStands = $none;
     }
 
     /** Stopped early, the plan leaves the crops it did not reach as they are. What the scope leaves out stays too. */
@@ -134,8 +140,8 @@ final readonly class Planner
     /** A plan that only tells how the plantings there are stand against the promises. */
     public function asItStands(Garden $garden): Plan
     {
-        return (new Reckoning($this->book, $garden, Needs::of($garden, $this->book)))->plan($garden->plantings->all(), [], [], [],
-            false, false);
+        return $this->asItStands[$garden] ??= (new Reckoning($this->book, $garden, Needs::of($garden, $this->book)))
+            ->plan($garden->plantings->all(), [], [], [], false, false);
     }
 
     /** A quarter bed of one crop sown on one day, in the first bed that is free for it; locked. Null when it cannot be. */
