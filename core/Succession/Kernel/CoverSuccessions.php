@@ -296,8 +296,6 @@ final class CoverSuccessions extends CoverPlan
     private function moves(): \Generator
     {
         $plan = $this->plan;
-        $at = array_keys($plan);
-        $count = \count($at);
         $gaps = $this->shortRuns();
         foreach ([-1, 1, -2, 2, -4, 4] as $by) {
             foreach ($plan as $k => $steps) {
@@ -307,6 +305,20 @@ final class CoverSuccessions extends CoverPlan
         foreach ($gaps as $gap) {
             yield from $this->additions($this->p->needDay[$gap]);
         }
+        yield from $this->toOtherDays($plan);
+        yield from $this->splitAndJoined($plan);
+        yield from $this->intoAnyOther($plan);
+    }
+
+    /**
+     * @param array<int, int> $plan
+     *
+     * @return \Generator<array<int, int>> one sowing, or two that follow each other, some days sooner or later
+     */
+    private function toOtherDays(array $plan): \Generator
+    {
+        $at = array_keys($plan);
+        $count = \count($at);
         for ($n = 0; $n < \count(self::SHIFTS); ++$n) {
             foreach ($plan as $k => $_) {
                 foreach (isset($this->near[$k][$n]) ? [0, 1, -1] : [] as $more) {
@@ -327,6 +339,17 @@ final class CoverSuccessions extends CoverPlan
                 }
             }
         }
+    }
+
+    /**
+     * @param array<int, int> $plan
+     *
+     * @return \Generator<array<int, int>> one sowing as two, two as one, and one far away
+     */
+    private function splitAndJoined(array $plan): \Generator
+    {
+        $at = array_keys($plan);
+        $count = \count($at);
         for ($i = 0; $i < $count; ++$i) {
             [$k, $steps] = [$at[$i], $plan[$at[$i]]];
             foreach ([[0, 1], [2, 3], [4, 5]] as [$before, $after]) {
@@ -351,6 +374,15 @@ final class CoverSuccessions extends CoverPlan
                 }
             }
         }
+    }
+
+    /**
+     * @param array<int, int> $plan
+     *
+     * @return \Generator<array<int, int>> a sowing, or a step of it, as any other
+     */
+    private function intoAnyOther(array $plan): \Generator
+    {
         foreach ($plan as $k => $steps) {
             foreach ($this->p->curve as $to => $_) {
                 if ($to === $k) {

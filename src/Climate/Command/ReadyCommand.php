@@ -59,11 +59,7 @@ final class ReadyCommand extends Command
         $place = PlaceType::tryFrom($option('place'));
         $cover = '' === $option('cover') ? (null === $place ? null : Cover::usualOf($place)) : Cover::tryFrom($option('cover'));
         $method = true === $input->getOption('transplant') ? Method::Transplanted : Method::Sown;
-        try {
-            $day = Day::parse($option('sow').$option('ready'));
-        } catch (InvalidDay $bad) {
-            $day = null;
-        }
+        $day = self::day($option('sow').$option('ready'));
         $problem = match (true) {
             null === $garden->climate => 'The file knows no climate.',
             null === $crop => \sprintf('There is no crop "%s". The book has %s.', $option('crop'), implode(', ', $book->keys())),
@@ -89,6 +85,15 @@ final class ReadyCommand extends Command
             OutputInterface::OUTPUT_RAW);
 
         return null === $ripe ? Command::FAILURE : Command::SUCCESS;
+    }
+
+    private static function day(string $text): ?Day
+    {
+        try {
+            return Day::parse($text);
+        } catch (InvalidDay) {
+            return null;
+        }
     }
 
     /** @return array<string, string|null> */
