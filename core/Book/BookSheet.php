@@ -220,6 +220,8 @@ final readonly class BookSheet
     }
 
     /**
+     * A value at fault is left out of the rows, for the varieties that read them after it.
+     *
      * @param array<string, array<string, array{is: string, source: string, note: string}>> $rows    with the garden's own
      * @param array<string, array<string, array{is: string, source: string, note: string}>> $shipped
      * @param array<string, array<string, OwnValue>>                                        $own
@@ -227,7 +229,7 @@ final readonly class BookSheet
      *
      * @return list<SheetLine>
      */
-    private static function faultsOf(string $crop, array $rows, array $shipped, array $own, array $at): array
+    private static function faultsOf(string $crop, array &$rows, array $shipped, array $own, array &$at): array
     {
         $faults = [];
         $fault = self::fault($crop, $rows);

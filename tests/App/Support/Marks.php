@@ -84,7 +84,7 @@ final readonly class Marks
     public function unmarked(): array
     {
         $unmarked = [];
-        $texts = '//main//text()[not(ancestor::data or ancestor::time or ancestor::svg or ancestor::option or ancestor::script or ancestor::textarea or ancestor::*[@class="fault"])]';
+        $texts = '//text()[not(ancestor::title or ancestor::data or ancestor::time or ancestor::svg or ancestor::option or ancestor::script or ancestor::textarea or ancestor::*[@class="fault"])]';
         foreach ($this->nodes($texts) as $node) {
             foreach (['metric' === $this->units ? self::METRIC : self::US, self::DAY] as $pattern) {
                 if (1 === preg_match($pattern, $node->textContent, $found) && 1 === preg_match('/\d/', $found[0])) {

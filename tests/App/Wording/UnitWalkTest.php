@@ -28,13 +28,14 @@ final class UnitWalkTest extends AppCase
     /** Answers to machines: SI and ISO whatever the garden's units. */
     private const FOR_MACHINES = ['crops_export', 'file_export'];
 
-    /** @return iterable<string, array{string, 1?: array<string, string>}> path, what is sent */
+    /** @return iterable<string, array{0: string, 1?: array<string, string>, 2?: bool}> path, what is sent, whether it comes as a panel */
     public static function walk(): iterable
     {
         yield 'wall' => ['wall'];
         yield 'wall, what is short' => ['wall?lane=all&zoom=month'];
         yield 'planting' => ['planting/{planting}'];
         yield 'planting that stands' => ['planting/{leek}'];
+        yield 'planting beside the wall' => ['planting/{planting}', [], true];
         yield 'plan' => ['plan'];
         yield 'place' => ['place'];
         yield 'station' => ['station'];
@@ -59,14 +60,14 @@ final class UnitWalkTest extends AppCase
 
     /** @param array<string, string> $sent */
     #[DataProvider('walk')]
-    public function testTheSameInMetricAndInUsUnits(string $path, array $sent = []): void
+    public function testTheSameInMetricAndInUsUnits(string $path, array $sent = [], bool $isPanel = false): void
     {
         $this->grow();
         $pages = [];
         foreach (['metric', 'us'] as $units) {
             $this->service(Connection::class)->executeStatement('UPDATE garden SET units = ?, date_form = \'\'', [$units]);
             $at = $this->path('/'.strtr($path, $this->some()));
-            [] === $sent ? $this->browser->request('GET', $at) : $this->post($at, $sent);
+            [] === $sent ? $this->browser->request('GET', $at, server: $isPanel ? ['HTTP_HX_REQUEST' => 'true'] : []) : $this->post($at, $sent);
             self::assertResponseStatusCodeSame([] === $sent ? 200 : 422);
             $pages[$units] = new Marks((string) $this->browser->getResponse()->getContent(), $units);
         }
