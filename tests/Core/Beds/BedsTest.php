@@ -6,6 +6,7 @@ namespace JollyFurrow\Tests\Beds;
 
 use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Beds\BedOffer;
+use JollyFurrow\Beds\Ground;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
@@ -17,10 +18,12 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Ways\Candidate;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class BedsTest extends TestCase
@@ -61,6 +64,25 @@ final class BedsTest extends TestCase
     public function testNeverTheWrongPlace(): void
     {
         self::assertSame([], self::found(self::garden(2, [], PlaceType::Tunnel), 'kale', 6_250));
+    }
+
+    /**
+     * What stands keeps its stretch from its first day of preparation to its last, both included.
+     *
+     * @param list<array{int, int}> $free
+     */
+    #[TestWith(['2026-04-01', '2026-04-09', [[0, 20_000]]])]
+    #[TestWith(['2026-04-01', '2026-04-10', [[5_000, 20_000]]])]
+    #[TestWith(['2026-05-21', '2026-06-30', [[5_000, 20_000]]])]
+    #[TestWith(['2026-05-22', '2026-06-30', [[0, 20_000]]])]
+    public function testNoTwoCropsOnOneStretch(string $from, string $until, array $free): void
+    {
+        $radish = LittleGarden::radish('2026-04-15');
+        self::assertSame(['2026-04-10', '2026-05-21'], [$radish->bedStart->iso(), $radish->clear->iso()]);
+        $garden = LittleGarden::on('2026-03-02', [$radish]);
+        $ground = Ground::under($garden, Book::crops(), $garden->plantings);
+
+        self::assertSame($free, $ground->free($garden->beds[0], Day::parse($from)->number, Day::parse($until)->number));
     }
 
     /** @return list<string> */

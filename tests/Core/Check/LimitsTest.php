@@ -6,6 +6,7 @@ namespace JollyFurrow\Tests\Check;
 
 use JollyFurrow\Check\Fault;
 use JollyFurrow\Check\FaultKind;
+use JollyFurrow\Check\GroundRules;
 use JollyFurrow\Check\NeedSums;
 use JollyFurrow\Check\Sheet;
 use JollyFurrow\Check\SupplyRules;
@@ -38,6 +39,23 @@ final class LimitsTest extends TestCase
             'sow' => '2026-03-20', 'ground' => '2026-05-30', 'bed_start' => '2026-05-20', 'ready' => '2026-07-29', 'clear' => $clear]));
 
         self::assertSame($isFault, \in_array(FaultKind::Frosted, array_map(static fn (Fault $f): FaultKind => $f->kind, $faults), true));
+    }
+
+    /** One bed is one crop's to its last day, and the next one's from the day after; half the width each is room for both. */
+    #[TestWith(['2026-06-30', 1.0, true])]
+    #[TestWith(['2026-07-01', 1.0, false])]
+    #[TestWith(['2026-06-30', 0.5, false])]
+    public function testNoTwoOnOneStretch(string $bedStart, float $share, bool $isFault): void
+    {
+        $beds = [['name' => 'A1', 'place' => 'field', 'length_mm' => 20_000]];
+        $one = static fn (string $key, string $from, string $to): Sheet => new Sheet(['key' => $key, 'place' => 'field', 'bed_start' => $from,
+            'clear' => $to, 'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 5_000, 'width_share' => $share]]]);
+        $kinds = static fn (Sheet ...$plantings): array => array_map(static fn (Fault $f): FaultKind => $f->kind,
+            (new GroundRules(new Sheet([...self::GARDEN, 'beds' => $beds])))->faults(array_values($plantings)));
+        [$first, $second] = [$one('a', '2026-05-01', '2026-06-30'), $one('b', $bedStart, '2026-08-30')];
+
+        self::assertSame($isFault ? [FaultKind::GroundTaken] : [], $kinds($first, $second));
+        self::assertSame($isFault ? [FaultKind::GroundTaken] : [], $kinds($second, $first));
     }
 
     /** What waits shrinks by the weekly loss, a seventh of the exponent each day. */

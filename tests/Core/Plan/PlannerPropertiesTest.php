@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Plan;
 
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Settings;
 use JollyFurrow\Joint\Progress;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
@@ -12,8 +13,10 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Supply\Allocation;
 use JollyFurrow\Supply\Lot;
 use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Weekday;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -109,6 +112,32 @@ final class PlannerPropertiesTest extends TestCase
                     $item.' on '.Day::of($day)->iso());
             }
         }
+    }
+
+    /** Three beds for 200 bunches a week, sown on any day: crops follow each other to the day, and never share one. */
+    public function testADenseGardenUsesEachDayOnce(): void
+    {
+        $promises = [];
+        for ($day = Day::parse('2026-05-16'); $day->isBefore(Day::parse('2026-10-10')); $day = $day->plus(7)) {
+            $promises[$day->iso()] = 200;
+        }
+        $garden = LittleGarden::on('2026-03-02', [], $promises);
+        $s = $garden->settings;
+        $garden = $garden->set(new Settings($s->units, $s->currency, Weekday::cases(), $s->recipe, $s->rent, $s->shortageFactor,
+            $s->keepingShare, $s->wage, $s->rotation, $s->compostDepth, $s->nitrogenRate, $s->fertiliserNitrogen, $s->kit, $s->rules));
+        $onBed = [];
+        $closest = \PHP_INT_MAX;
+        foreach ((new Planner(Book::crops(), Book::recipes()))->draw($garden)->plantings() as $planting) {
+            foreach ($planting->pieces as $piece) {
+                foreach ($onBed[$piece->bed] ?? [] as [$other, $theirs]) {
+                    $after = max($planting->bedStart->since($other->clear), $other->bedStart->since($planting->clear));
+                    $closest = $piece->sharesGroundWith($theirs) ? min($closest, $after) : $closest;
+                }
+                $onBed[$piece->bed][] = [$planting, $piece];
+            }
+        }
+
+        self::assertSame(1, $closest, 'the next is made ready the day after the one before is cleared');
     }
 
     public function testSameGardenSamePlan(): void
