@@ -67,7 +67,8 @@ final class UnitWalkTest extends AppCase
         foreach (['metric', 'us'] as $units) {
             $this->service(Connection::class)->executeStatement('UPDATE garden SET units = ?, date_form = \'\'', [$units]);
             $at = $this->path('/'.strtr($path, $this->some()));
-            [] === $sent ? $this->browser->request('GET', $at, server: $isPanel ? ['HTTP_HX_REQUEST' => 'true'] : []) : $this->post($at, $sent);
+            [] === $sent ? $this->browser->request('GET', $at, server: $isPanel ? ['HTTP_HX_REQUEST' => 'true'] : [])
+                : $this->post($at, $sent);
             self::assertResponseStatusCodeSame([] === $sent ? 200 : 422);
             $pages[$units] = new Marks((string) $this->browser->getResponse()->getContent(), $units);
         }

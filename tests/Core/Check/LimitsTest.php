@@ -48,7 +48,8 @@ final class LimitsTest extends TestCase
     public function testNoTwoOnOneStretch(string $bedStart, float $share, bool $isFault): void
     {
         $beds = [['name' => 'A1', 'place' => 'field', 'length_mm' => 20_000]];
-        $one = static fn (string $key, string $from, string $to): Sheet => new Sheet(['key' => $key, 'place' => 'field', 'bed_start' => $from,
+        $one = static fn (string $key, string $from, string $to): Sheet => new Sheet(['key' => $key, 'place' => 'field',
+            'bed_start' => $from,
             'clear' => $to, 'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 5_000, 'width_share' => $share]]]);
         $kinds = static fn (Sheet ...$plantings): array => array_map(static fn (Fault $f): FaultKind => $f->kind,
             (new GroundRules(new Sheet([...self::GARDEN, 'beds' => $beds])))->faults(array_values($plantings)));
