@@ -9,14 +9,14 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
-use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Maturity\Against;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Plantings;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Season\FrostWarning;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Time\Day;
 
 /** Holds plantings against the beds, each other, the season and the family gap. What a bed says, the ground is asked. */
@@ -142,23 +142,17 @@ final readonly class Conflicts
         if (null === $crop) {
             return [];
         }
-        $window = $garden->season($crop, $planting->place);
-        if (null === $window || !$window->contains($planting->ground)) {
-            $year = $planting->ground->year();
-
-            return [null === $window
-                ? self::breach(Rule::OutOfSeason, crop: $crop->name, place: $planting->place, ever: 'no', day: $planting->ground)
-                : self::breach(Rule::OutOfSeason, crop: $crop->name, place: $planting->place, ever: 'yes',
-                    from: $window->from->in($year), to: $window->to->in($year), day: $planting->ground)];
-        }
         if (0.0 === $planting->stand) {
             return [new Breach(Rule::FrostFirst, Message::of(Rule::FrostFirst))];
         }
-        $ripe = new Ripeness($planting->sow->number, $planting->ground->number, $planting->ground->number, $planting->ready->number,
-            $planting->clear->number);
+        $here = new Here($garden);
+        $covers = $garden->coversOf($planting);
+        $never = $here->never($crop, $planting->method, $planting->place, $planting->sow, $planting->ground, $covers);
+        $against = $never ?? $here->unusual($crop, $planting->method, $planting->place, $planting->sow, $planting->ground, $covers);
+        $isCertain = $never?->code instanceof Against && $never->code->isCertain();
 
-        return array_map(static fn (Message $warning): Breach => new Breach(Rule::FrostFirst, $warning), FrostWarning::of($garden,
-            $crop, $garden->coversOf($planting), $ripe));
+        return null === $against ? [] : [self::breach($isCertain ? Rule::ComesToNothing : Rule::OutOfSeason, crop: $crop->name,
+            place: $planting->place, day: $planting->ground, against: $against)];
     }
 
     /** @return list<Breach> */

@@ -27,7 +27,9 @@ enum Rule: string implements Code
     case TooNearInFlower = 'too-near-in-flower';
     /** Values: bed, against. */
     case BedTemper = 'bed-temper';
-    /** Values: crop, place, from, to, day. */
+    /** Values: crop, place, day, against. */
+    case ComesToNothing = 'comes-to-nothing';
+    /** Values: crop, place, day, against. */
     case OutOfSeason = 'out-of-season';
     /** Values: odds. */
     case FrostFirst = 'frost-first';
@@ -46,7 +48,7 @@ enum Rule: string implements Code
     {
         return match ($this) {
             self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined, self::Resting, self::NotHere,
-            self::TooNearInFlower => true,
+            self::TooNearInFlower, self::ComesToNothing => true,
             default => false,
         };
     }

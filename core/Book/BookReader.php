@@ -15,6 +15,7 @@ use JollyFurrow\Crop\Stand;
 use JollyFurrow\Crop\Timing;
 use JollyFurrow\Growth\Emergence;
 use JollyFurrow\Growth\Growth;
+use JollyFurrow\Growth\LightResponse;
 use JollyFurrow\Growth\TemperatureResponse;
 use JollyFurrow\Measure\Length;
 
@@ -88,6 +89,7 @@ final readonly class BookReader
             $values->has('recipe') ? $values->text('recipe') : '',
             $values->sources(),
             (new HabitsReader())->read($values),
+            (new LimitsReader())->read($values),
             $of,
             array_filter(array_combine(BookColumns::NOTES, array_map(static fn (string $note): string => $values->has($note)
                 ? $values->text($note) : '', BookColumns::NOTES)), static fn (string $note): bool => '' !== $note),
@@ -127,13 +129,16 @@ final readonly class BookReader
         $least = $values->float('t_least', -5, 20);
         $best = $values->float('t_best', $least + 1, 40);
 
+        $most = $values->float('t_most', $best + 1, 50);
+
         return new Growth(
-            new TemperatureResponse($least, $best, $values->float('t_most', $best + 1, 50)),
+            new TemperatureResponse($least, $best, $most),
             $values->float('t_reference', $least + 1, $best),
-            new Emergence($values->table('emergence', 0.5, 400)),
+            new Emergence($values->table('emergence', 0.5, 400), $most),
             'anchored' === $values->oneOf('maturity', ['developing', 'anchored']),
             $values->has('planting_slope') ? $values->float('planting_slope', -7, 7) : 0.0,
-            $values->has('bulb_hours') ? $values->float('bulb_hours', 10, 18) : null,
+            $values->optionalFloat('bulb_hours', 10, 18),
+            $values->choice('light', LightResponse::class),
         );
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Book;
 
 use JollyFurrow\Crop\SpacingSchool;
-use JollyFurrow\Crop\Stage;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\InvalidMonthDay;
 use JollyFurrow\Time\MonthDay;
@@ -63,6 +62,16 @@ final readonly class BookValues
         }
 
         return (float) $is;
+    }
+
+    public function optionalFloat(string $name, float $least, float $most): ?float
+    {
+        return $this->has($name) ? $this->float($name, $least, $most) : null;
+    }
+
+    public function wrong(string $name, string $wanted): BookFault
+    {
+        return BookFault::wrong($this->crop, $name, $this->text($name), $wanted);
     }
 
     public function yes(string $name): bool
@@ -125,25 +134,6 @@ final readonly class BookValues
         }
 
         return [(float) $m[1], (float) $m[2]];
-    }
-
-    /**
-     * "seedling:-2 grown:-5.5": degrees C by stage.
-     *
-     * @return array<string, float>
-     */
-    public function stages(string $name, float $least, float $most): array
-    {
-        $stages = [];
-        foreach (preg_split('/\s+/', $this->text($name)) ?: [] as $pair) {
-            if (1 !== preg_match('/^([a-z]+):(-?\d{1,2}(?:\.\d)?)$/', $pair, $m) || null === Stage::tryFrom($m[1])
-                || isset($stages[$m[1]]) || (float) $m[2] < $least || (float) $m[2] > $most) {
-                throw BookFault::wrong($this->crop, $name, $pair, \sprintf('it is stage:degrees such as seedling:-2 grown:-5, each stage once, of %s, degrees from %s to %s', implode(', ', array_map(static fn (Stage $s): string => $s->value, Stage::cases())), $least, $most));
-            }
-            $stages[$m[1]] = (float) $m[2];
-        }
-
-        return $stages;
     }
 
     /** "2x45": rows and distance in the row in cm. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Book;
 
-use JollyFurrow\Crop\Bolting;
 use JollyFurrow\Crop\Habits;
 use JollyFurrow\Crop\Hardiness;
 use JollyFurrow\Crop\PickTime;
@@ -28,10 +27,7 @@ final readonly class HabitsReader
         }
 
         return new Habits(
-            $values->float('soil_least', -2, 25),
             $values->choice('frost_class', Hardiness::class),
-            $values->stages('frost_damage', -30, 2),
-            $this->bolting($values),
             $values->text('sign'),
             $values->choice('pick_time', PickTime::class),
             $values->int('cool_hours', 0, 72),
@@ -47,18 +43,6 @@ final readonly class HabitsReader
             $flowerDays,
             $this->store($values),
             $values->text('toxic'),
-        );
-    }
-
-    /** "no", or what of cold, day and heat; each has its number. */
-    private function bolting(BookValues $values): Bolting
-    {
-        $by = $values->several('bolts', ['no', 'cold', 'day', 'heat']);
-
-        return new Bolting(
-            \in_array('cold', $by, true) ? $values->int('bolt_cold_days', 1, 90) : null,
-            \in_array('day', $by, true) ? $values->float('bolt_day_hours', 10, 20) : null,
-            \in_array('heat', $by, true) ? $values->float('bolt_heat_c', 10, 35) : null,
         );
     }
 

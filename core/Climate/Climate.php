@@ -15,9 +15,14 @@ final readonly class Climate
     public const DAYS = 366;
     private const MIDDLE_OF_MONTH = [15, 45, 75, 106, 136, 167, 197, 228, 259, 289, 320, 350];
     private const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
-    /** Spread of single days around the mean where only monthly means are known (own model: what stations in the middle latitudes show). */
-    private const ASSUMED_SPREAD_MIN = 3.6;
-    private const ASSUMED_SPREAD_MAX = 4.2;
+    /**
+     * Spread of single nights around the mean where only monthly means are known, in the coldest and the warmest month:
+     * so much, and more for each degree between these months (own model: it puts the last frost where growers say it is).
+     */
+    private const SPREAD_COLDEST = [1.0, 0.21];
+    private const SPREAD_WARMEST = [0.9, 0.10];
+    /** Months nearer to each other than this have no coldest and warmest. Degrees C. */
+    private const EVEN = 0.5;
     /** Days to each side that are taken together with a day of the record. */
     private const SMOOTHING = 10;
     private const WHOLE_YEAR = 360;
@@ -39,11 +44,38 @@ final readonly class Climate
     {
         $rain = [];
         foreach (self::MONTH_DAYS as $m => $days) {
-            $rain = [...$rain, ...array_fill(0, $days, $months->rain[$m] / $days)];
+            $rain = [...$rain, ...array_fill(0, $days, ($months->rain[$m] ?? 0.0) / $days)];
+        }
+        $min = self::meanPreserving($months->min);
+        $max = self::meanPreserving($months->max);
+        $spread = self::spread($months, $min, $max);
+
+        return new self($min, $max, $spread, $spread, $rain, 0);
+    }
+
+    /**
+     * Spread of the nights by the mean of each day, between that of the coldest month and that of the warmest.
+     *
+     * @param list<float> $min
+     * @param list<float> $max
+     *
+     * @return list<float>
+     */
+    private static function spread(MonthlyMeans $months, array $min, array $max): array
+    {
+        $means = array_map(static fn (float $low, float $high): float => ($low + $high) / 2, $months->min, $months->max);
+        $coldest = [] === $means ? 0.0 : min($means);
+        $range = [] === $means ? 0.0 : max($means) - $coldest;
+        $cold = self::SPREAD_COLDEST[0] + self::SPREAD_COLDEST[1] * $range;
+        $warm = self::SPREAD_WARMEST[0] + self::SPREAD_WARMEST[1] * $range;
+        $wider = null === $months->guess ? 0.0 : GuessedClimate::WIDER;
+        $spread = [];
+        foreach ($min as $i => $low) {
+            $share = $range > self::EVEN ? min(1.0, max(0.0, (($low + $max[$i]) / 2 - $coldest) / $range)) : 0.5;
+            $spread[] = $cold + ($warm - $cold) * $share + $wider;
         }
 
-        return new self(self::meanPreserving($months->min), self::meanPreserving($months->max), array_fill(0, self::DAYS,
-            self::ASSUMED_SPREAD_MIN), array_fill(0, self::DAYS, self::ASSUMED_SPREAD_MAX), $rain, 0);
+        return $spread;
     }
 
     /** @throws InvalidClimate when there is less than a year of it */

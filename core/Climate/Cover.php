@@ -10,6 +10,11 @@ namespace JollyFurrow\Climate;
  */
 enum Cover: string
 {
+    /** A tunnel stays so much warmer than outside in summer, even aired, degrees C. */
+    private const AIRED_WARMER = 3.0;
+    /** Light under it at which a tunnel is as warm as it gets, MJ m-2. */
+    private const BRIGHT = 10.0;
+
     case None = 'none';
     case RowCover = 'row-cover';
     case LowTunnel = 'low-tunnel';
@@ -30,20 +35,25 @@ enum Cover: string
         };
     }
 
-    /** It is opened when it gets warmer under it than this. Degrees C. */
-    public function airedAbove(): float
+    /** It is opened when it gets warmer under it than this, but stays warmer than outside, degrees C. */
+    public function aired(float $outside): float
     {
-        return self::RowCover === $this ? 25.0 : 27.0;
+        return match ($this) {
+            self::None => $outside,
+            self::RowCover => max(25.0, $outside),
+            self::LowTunnel => max(27.0, $outside),
+            self::Tunnel, self::TunnelCovered, self::Heated => max(27.0, $outside + self::AIRED_WARMER),
+        };
     }
 
-    /** Degrees C warmer at the warmest of the day, while it stays closed. */
-    public function byDay(): float
+    /** Degrees C warmer at the warmest of the day, while it stays closed; by the light under it, MJ m-2. */
+    public function byDay(float $light): float
     {
         return match ($this) {
             self::None => 0.0,
             self::RowCover => 2.0,
             self::LowTunnel => 4.0,
-            self::Tunnel, self::TunnelCovered, self::Heated => 7.0,
+            self::Tunnel, self::TunnelCovered, self::Heated => 8.0 * min(1.0, $light / self::BRIGHT),
         };
     }
 
@@ -72,21 +82,6 @@ enum Cover: string
         return match ($this) {
             self::None, self::RowCover => 1.0,
             self::LowTunnel, self::Tunnel, self::TunnelCovered, self::Heated => 0.0,
-        };
-    }
-
-    /**
-     * Tender crops live so many days beyond the first frost outside (common practice, no source); a heater keeps them as
-     * long as it burns.
-     */
-    public function frostDays(): int
-    {
-        return match ($this) {
-            self::None => 0,
-            self::RowCover, self::LowTunnel => 10,
-            self::Tunnel => 28,
-            self::TunnelCovered => 42,
-            self::Heated => 200,
         };
     }
 

@@ -9,14 +9,16 @@ use JollyFurrow\Time\Day;
 /**
  * Light of a day, MJ m-2.
  *
- * Extraterrestrial radiation by FAO Irrigation and Drainage Paper 56 (Allen et al. 1998), equations 21 to 25. What of it
- * reaches the ground is taken as half the year round (own model: a clear day gives three quarters, an overcast one a
- * quarter; measured radiation is rarely at hand).
+ * Extraterrestrial radiation by FAO Irrigation and Drainage Paper 56 (Allen et al. 1998), equations 21 to 25; what of it
+ * reaches the ground by its equation 50 from the day's range of temperature, inland, held to what an overcast and a
+ * clear sky let through.
  */
 final class DailyLight
 {
-    /** Share of the extraterrestrial radiation at the ground. */
-    public const CLEARNESS = 0.5;
+    /** Equation 50: share let through for each root of a degree between night and day. */
+    private const OF_RANGE = 0.16;
+    private const OVERCAST = 0.25;
+    private const CLEAR = 0.70;
     private const SOLAR_CONSTANT = 0.0820;
 
     /** @return float extraterrestrial, MJ m-2 d-1 */
@@ -31,9 +33,9 @@ final class DailyLight
         return max(0.0, 24 * 60 / \M_PI * self::SOLAR_CONSTANT * $distance * ($sunset * sin($phi) * sin($declination) + cos($phi) * cos($declination) * sin($sunset)));
     }
 
-    /** @return float at the ground in the open, MJ m-2 d-1 */
-    public static function atGround(float $latitude, Day $day): float
+    /** Share of the extraterrestrial radiation at the ground, by the day's least and most degrees C. */
+    public static function clearness(float $min, float $max): float
     {
-        return self::CLEARNESS * self::extraterrestrial($latitude, $day);
+        return min(self::CLEAR, max(self::OVERCAST, self::OF_RANGE * sqrt(max(0.0, $max - $min))));
     }
 }

@@ -17,7 +17,7 @@ final readonly class FrostDates
     public const FEW_YEARS = 15;
     private const HALF = 183;
     /** Single frosty nights are not independent: about every third is news (own model). */
-    private const NIGHTS_TOGETHER = 3;
+    public const NIGHTS_TOGETHER = 3;
     private const WHOLE_SEASON = 350;
 
     /**
@@ -35,7 +35,7 @@ final readonly class FrostDates
             $frosty = [];
             for ($n = 0; $n < Climate::DAYS; ++$n) {
                 $i = ($n + ($isSouth ? self::HALF : 0)) % Climate::DAYS;
-                $frosty[] = 1 - (1 - self::belowShare(($grade->below() - $climate->min[$i]) / max(0.5,
+                $frosty[] = 1 - (1 - Bell::below(($grade->below() - $climate->min[$i]) / max(0.5,
                     $climate->minSd[$i]))) ** (1 / self::NIGHTS_TOGETHER);
             }
             foreach (self::ODDS as $odds) {
@@ -128,14 +128,5 @@ final readonly class FrostDates
         }
 
         return null;
-    }
-
-    /** Share of a bell curve below so many spreads (Abramowitz & Stegun 1964, 26.2.17; good to 7.5e-8). */
-    private static function belowShare(float $z): float
-    {
-        $t = 1 / (1 + 0.2316419 * abs($z));
-        $tail = exp(-$z * $z / 2) / sqrt(2 * \M_PI) * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
-
-        return $z < 0 ? $tail : 1 - $tail;
     }
 }

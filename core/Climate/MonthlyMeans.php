@@ -14,25 +14,27 @@ final readonly class MonthlyMeans
         'December'];
 
     /**
-     * @param list<float> $min  degrees C
-     * @param list<float> $max  degrees C
-     * @param list<float> $rain mm a month
+     * @param list<float>      $min   degrees C
+     * @param list<float>      $max   degrees C
+     * @param list<float>|null $rain  mm a month; null: not known
+     * @param Nearness|null    $guess how near the sea they were guessed for; null: they are no guess
      */
-    private function __construct(public array $min, public array $max, public array $rain)
+    private function __construct(public array $min, public array $max, public ?array $rain, public ?Nearness $guess)
     {
     }
 
     /**
-     * @param list<float> $min
-     * @param list<float> $max
-     * @param list<float> $rain
+     * @param list<float>      $min
+     * @param list<float>      $max
+     * @param list<float>|null $rain  null: not known
+     * @param Nearness|null    $guess null: they are no guess
      *
      * @throws InvalidClimate
      */
-    public static function of(array $min, array $max, array $rain): self
+    public static function of(array $min, array $max, ?array $rain, ?Nearness $guess = null): self
     {
         foreach (self::MONTHS as $m => $month) {
-            if (!isset($min[$m], $max[$m], $rain[$m])) {
+            if (!isset($min[$m], $max[$m]) || (null !== $rain && !isset($rain[$m]))) {
                 throw InvalidClimate::missing($month);
             }
             if ($min[$m] < self::COLDEST || $max[$m] > self::HOTTEST) {
@@ -41,11 +43,11 @@ final readonly class MonthlyMeans
             if ($min[$m] >= $max[$m]) {
                 throw InvalidClimate::upsideDown($month, $min[$m], $max[$m]);
             }
-            if ($rain[$m] < 0.0 || $rain[$m] > self::WETTEST) {
+            if (null !== $rain && ($rain[$m] < 0.0 || $rain[$m] > self::WETTEST)) {
                 throw InvalidClimate::rain($month, $rain[$m]);
             }
         }
 
-        return new self($min, $max, $rain);
+        return new self($min, $max, $rain, $guess);
     }
 }

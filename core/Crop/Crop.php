@@ -6,6 +6,7 @@ namespace JollyFurrow\Crop;
 
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Growth\Growth;
+use JollyFurrow\Growth\Limits;
 use JollyFurrow\Time\YearWindow;
 use JollyFurrow\Working\Source;
 
@@ -13,7 +14,7 @@ use JollyFurrow\Working\Source;
 final readonly class Crop
 {
     /**
-     * @param array<string, YearWindow> $sowing  sowing windows by place type
+     * @param array<string, YearWindow> $sowing  when it usually goes into the ground at the reference place, by place type: a remark, but for what is worth a roof
      * @param array<string, Source>     $sources by the value's name in the book
      * @param string|null               $of      key of the crop this is a further variety of
      * @param array<string, string>     $notes   the grower's own, by name in the book
@@ -35,6 +36,7 @@ final readonly class Crop
         public string $recipe,
         public array $sources,
         public Habits $habits,
+        public Limits $limits,
         private ?string $of = null,
         public array $notes = [],
     ) {
@@ -59,13 +61,19 @@ final readonly class Crop
         return new self($this->key, $this->name, $this->variety, $this->family, $this->feeding, $this->tender, $this->pattern,
             $this->timing, $stand,
             new Produce($p->form, $p->unit, $p->perMetre * $yieldTimes, $p->packingLoss, $p->keepingDays, $p->weeklyLoss, $p->stored),
-            $this->rhythm, $this->growth, $this->sowing, $this->recipe, $this->sources, $this->habits, $this->of, $this->notes);
+            $this->rhythm, $this->growth, $this->sowing, $this->recipe, $this->sources, $this->habits, $this->limits, $this->of, $this->notes);
     }
 
-    /** @return list<PlaceType> */
+    /**
+     * Where growers would think of it: in the open anything, where the season lets it; under a roof what is worth one.
+     *
+     * @return list<PlaceType>
+     */
     public function places(): array
     {
-        return array_values(array_filter(PlaceType::cases(), fn (PlaceType $place): bool => isset($this->sowing[$place->value])));
+        $isWorthARoof = isset($this->sowing[PlaceType::Tunnel->value]) || isset($this->sowing[PlaceType::Heated->value]);
+
+        return $isWorthARoof ? PlaceType::cases() : [PlaceType::Field];
     }
 
     /** @return list<Method> */

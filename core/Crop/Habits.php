@@ -8,22 +8,17 @@ namespace JollyFurrow\Crop;
 final readonly class Habits
 {
     /**
-     * @param float                $soilLeast     degrees C at seed depth below which it is not sown or set out
-     * @param array<string, float> $frostDamage   degrees C at which damage begins, by Stage
-     * @param int                  $coolHours     it is to be cool within so many hours; 0: no hurry
-     * @param SpacingSchool        $hoe           wide rows for the hoe
-     * @param SpacingSchool|null   $underCover    closer under cover; null: not grown there
-     * @param int                  $stockAhead    days before planting that the stock is cut, sprouted or started
-     * @param string               $rotation      group of a rotation cycle
-     * @param int                  $isolation     metres from another variety in flower; 0: none
-     * @param int                  $isolationDays or so many days between flowerings
-     * @param int|null             $flowerDays    days from open flower to the first harvest, where bees must reach it
+     * @param int                $coolHours     it is to be cool within so many hours; 0: no hurry
+     * @param SpacingSchool      $hoe           wide rows for the hoe
+     * @param SpacingSchool|null $underCover    closer under cover; null: not grown there
+     * @param int                $stockAhead    days before planting that the stock is cut, sprouted or started
+     * @param string             $rotation      group of a rotation cycle
+     * @param int                $isolation     metres from another variety in flower; 0: none
+     * @param int                $isolationDays or so many days between flowerings
+     * @param int|null           $flowerDays    days from open flower to the first harvest, where bees must reach it
      */
     public function __construct(
-        public float $soilLeast,
         public Hardiness $hardiness,
-        public array $frostDamage,
-        public Bolting $bolting,
         public string $sign,
         public PickTime $pickTime,
         public int $coolHours,

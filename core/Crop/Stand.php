@@ -9,6 +9,10 @@ use JollyFurrow\Measure\Length;
 /** How a crop stands in the bed, for the standard bed 75 cm wide. */
 final readonly class Stand
 {
+    /** Cells of a tray, at most. */
+    private const LARGE_CELLS = 50;
+    private const MIDDLE_CELLS = 110;
+
     public function __construct(
         public int $rows,
         public Length $inRow,
@@ -22,6 +26,21 @@ final readonly class Stand
         public float $trayLoss,
         public int $cellsPerTray,
     ) {
+    }
+
+    /**
+     * The most days a plant may stand in its cell: half as long again as it takes there, longer in a large cell, shorter
+     * in a small one (own model).
+     */
+    public function greatestAge(int $nurseryDays): int
+    {
+        $times = match (true) {
+            $this->cellsPerTray <= self::LARGE_CELLS => 1.7,
+            $this->cellsPerTray <= self::MIDDLE_CELLS => 1.5,
+            default => 1.4,
+        };
+
+        return (int) ceil($times * $nurseryDays);
     }
 
     /** The same plants in other rows and distances. */

@@ -15,4 +15,10 @@ enum Stock: string
     case Crown = 'crown';
     case Slip = 'slip';
     case Runner = 'runner';
+
+    /** It comes up out of a seed; tubers, slips, crowns, sets and cloves do not go by a table of seeds. */
+    public function isSeed(): bool
+    {
+        return self::Seed === $this || self::SeedBall === $this;
+    }
 }

@@ -9,7 +9,6 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
-use JollyFurrow\Crop\Crop;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
@@ -23,12 +22,12 @@ use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\YearWindow;
 
 /** A whole garden as it stands on one day: all that a plan is drawn up from. */
 final readonly class Garden
 {
     public Plantings $plantings;
+    public PlaceClimate $climate;
 
     /**
      * @param list<string>       $blocks      names, in walking order
@@ -56,11 +55,12 @@ final readonly class Garden
         public array $promises,
         iterable $plantings,
         public array $notes = [],
-        public ?PlaceClimate $climate = null,
+        ?PlaceClimate $climate = null,
         public array $protections = [],
         public array $own = [],
         public array $recipes = [],
     ) {
+        $this->climate = $climate ?? PlaceClimate::guessed($place->latitude, $place->altitude);
         $this->plantings = $plantings instanceof Plantings ? $plantings : Plantings::of($plantings);
     }
 
@@ -100,15 +100,13 @@ final readonly class Garden
     /** Heat and light of this place; null: catalogue days hold the year round. */
     public function timing(): ?LocalTiming
     {
-        return null !== $this->climate && $this->climate->isTimedByIt ? $this->climate->timing($this->place->latitude, $this->today) : null;
+        return $this->climate->isTimedByIt ? $this->local() : null;
     }
 
-    /** When a crop goes into the ground here: the book speaks of the northern half of the world. */
-    public function season(Crop $crop, PlaceType $place): ?YearWindow
+    /** What grows here and when, whatever the days are counted by: a season follows from the place. */
+    public function local(): LocalTiming
     {
-        $window = $crop->sowing[$place->value] ?? null;
-
-        return $this->place->latitude < 0 ? $window?->mirrored() : $window;
+        return $this->climate->timing($this->place->latitude, $this->today, $this->settings->rules->odds, $this->settings->rules->benches);
     }
 
     /**

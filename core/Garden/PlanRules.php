@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
+use JollyFurrow\Climate\Benches;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Maturity\Odds;
 use JollyFurrow\Time\Period;
 
 /** How a plan is to be drawn up: wishes, reserve, rules by block and bed, and what each soft rule weighs. */
@@ -22,6 +24,7 @@ final readonly class PlanRules
      * @param array<string, Keeping>          $keeping     by item: store it, or grow on
      * @param float                           $reserve     share above need
      * @param int                             $mostSowings of one crop in a calendar month; 0: as many as it takes
+     * @param Odds                            $odds        share of years in which frost may take a planting that is planned all the same
      */
     public function __construct(
         public array $blocks = [],
@@ -38,6 +41,8 @@ final readonly class PlanRules
         public float $reserve = 0.0,
         public ReserveWay $reserveWay = ReserveWay::Longer,
         public int $mostSowings = 0,
+        public Odds $odds = Odds::OneYearInTen,
+        public Benches $benches = new Benches(),
     ) {
     }
 
@@ -49,7 +54,8 @@ final readonly class PlanRules
     public function resting(array $resting): self
     {
         return new self($this->blocks, $resting, $this->reserveBeds, $this->notHere, $this->cycle, $this->methods, $this->keeping,
-            $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings);
+            $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings,
+            $this->odds, $this->benches);
     }
 
     /**
@@ -59,11 +65,12 @@ final readonly class PlanRules
      * @param array<string, Keeping>|null $keeping
      */
     public function wishing(?Lengths $lengths = null, ?bool $fullTrays = null, ?int $mostSowings = null, ?array $methods = null,
-        ?array $keeping = null, ?float $reserve = null): self
+        ?array $keeping = null, ?float $reserve = null, ?Odds $odds = null, ?Benches $benches = null): self
     {
         return new self($this->blocks, $this->resting, $this->reserveBeds, $this->notHere, $this->cycle, $methods ?? $this->methods,
             $keeping ?? $this->keeping, $this->weights, $this->school, $lengths ?? $this->lengths, $fullTrays ?? $this->fullTrays,
-            $reserve ?? $this->reserve, $this->reserveWay, $mostSowings ?? $this->mostSowings);
+            $reserve ?? $this->reserve, $this->reserveWay, $mostSowings ?? $this->mostSowings, $odds ?? $this->odds,
+            $benches ?? $this->benches);
     }
 
     public function block(string $name): BlockRules

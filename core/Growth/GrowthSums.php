@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Growth;
 
+use JollyFurrow\Climate\Bell;
 use JollyFurrow\Climate\SoilTemperature;
 use JollyFurrow\Climate\Weather;
 
@@ -15,35 +16,51 @@ final class GrowthSums
 {
     /** The mild day the catalogue's days are taken to hold at swings so far around its mean, degrees C (own model). */
     private const REFERENCE_SWING = 5.0;
-    /** A fit crop ages at least so fast, however cold: it does not keep for ever. */
-    private const LEAST_AGEING = 0.2;
-    /** When the normal night is so cold, a frost has come in about half of the years, degrees C (own model). */
-    private const FROST_BY_THEN = 2.0;
+    /** Warmer than the reference counts so much of what it is above it: catalogue days come from trials in many summers (own model). */
+    private const DAMPING = 0.4;
+    /** The mean of some days spreads less than single nights do (own model). */
+    private const OF_THE_SPREAD = 0.86;
+    /** A fit crop does not age below this, and at most so many times the pace at its reference. */
+    private const AGES_FROM = 4.0;
+    private const MOST_AGEING = 2.5;
     /** The table rates are looked up in: from, to, steps a degree. */
-    private const COLDEST = -80;
-    private const HOTTEST = 90;
+    private const COLDEST = -100;
+    private const HOTTEST = 110;
     private const STEPS = 4;
 
     /**
-     * How warm each day is, measured by the reference: one on a mild day of the reference mean. The day's course is taken
-     * at six moments of a sine, as TemperatureResponse::overDay() does; the response is looked up to an eighth of a degree.
-     *
-     * @param list<float> $min
-     * @param list<float> $max
+     * How warm each day is, measured by the reference: one on a mild day of the reference mean, damped above it. The day's
+     * course is taken at six moments of a sine, as TemperatureResponse::overDay() does, looked up to an eighth of a degree;
+     * of a normal day the mean over its spread, for the response is bent.
      *
      * @return list<float>
      */
-    public static function warmth(Growth $growth, array $min, array $max): array
+    public static function warmth(Growth $growth, Weather $under, float $damping = self::DAMPING): array
     {
         $reference = $growth->temperature->overDay($growth->reference - self::REFERENCE_SWING, $growth->reference + self::REFERENCE_SWING);
-
-        $table = self::table($growth->temperature->at(...));
-        $warmth = [];
-        foreach ($min as $n => $low) {
-            $mean = (($low + $max[$n]) / 2 - self::COLDEST) * self::STEPS + 0.5;
-            $half = ($max[$n] - $low) / 2 * self::STEPS;
-            $warmth[] = ($table[(int) ($mean + 0.9659258 * $half)] + $table[(int) ($mean + 0.7071068 * $half)] + $table[(int) ($mean + 0.2588190 * $half)]
-                + $table[(int) ($mean - 0.2588190 * $half)] + $table[(int) ($mean - 0.7071068 * $half)] + $table[(int) ($mean - 0.9659258 * $half)]) / 6 / $reference;
+        $table = self::table(static fn (float $t): float => $growth->temperature->at($t) / $reference / 6);
+        $warmth = $normal = [];
+        foreach ($under->min as $n => $low) {
+            $i = $under->ofYear[$n];
+            if (isset($normal[$i])) {
+                $warmth[] = $normal[$i];
+                continue;
+            }
+            $half = ($under->max[$n] - $low) / 2 * self::STEPS;
+            $mean = (($low + $under->max[$n]) / 2 - self::COLDEST) * self::STEPS + 0.5;
+            $spread = self::OF_THE_SPREAD * $under->nights[$n] * self::STEPS;
+            $warm = 0.0;
+            foreach (0.0 === $spread ? [[0.0, 1.0]] : Bell::POINTS as [$z, $weight]) {
+                $at = $mean + $z * $spread;
+                $rate = $table[(int) ($at + 0.9659258 * $half)] + $table[(int) ($at + 0.7071068 * $half)]
+                    + $table[(int) ($at + 0.2588190 * $half)] + $table[(int) ($at - 0.2588190 * $half)]
+                    + $table[(int) ($at - 0.7071068 * $half)] + $table[(int) ($at - 0.9659258 * $half)];
+                $warm += $weight * ($rate > 1.0 ? 1.0 + $damping * ($rate - 1.0) : $rate);
+            }
+            $warmth[] = $warm;
+            if ($i >= 0) {
+                $normal[$i] = $warm;
+            }
         }
 
         return $warmth;
@@ -72,45 +89,33 @@ final class GrowthSums
      *
      * @return list<float>
      */
-    public static function development(array $warmth, array $light): array
+    public static function development(array $warmth, array $light, LightResponse $response): array
     {
         $sums = [0.0];
         $sum = 0.0;
+        $below = $response->nothingBelow();
+        $span = $response->allAbove() - $below;
         foreach ($warmth as $n => $warm) {
-            $sums[] = $sum += $warm * LightResponse::at($light[$n]);
+            $missing = 1.0 - min(1.0, max(0.0, ($light[$n] - $below) / $span));
+            $sums[] = $sum += $warm * (1.0 - $missing * $missing);
         }
 
         return $sums;
     }
 
     /**
-     * @param list<float> $warmth
-     * @param list<float> $light
+     * Days of the reference by which a fit crop ages; apart from growth, for it goes on getting faster in heat.
      *
      * @return list<float>
      */
-    public static function seedlings(array $warmth, array $light): array
+    public static function ageing(Growth $growth, Weather $under): array
     {
         $sums = [0.0];
         $sum = 0.0;
-        foreach ($warmth as $n => $warm) {
-            $sums[] = $sum += $warm * LightResponse::ofSeedlings($light[$n]);
-        }
-
-        return $sums;
-    }
-
-    /**
-     * @param list<float> $warmth
-     *
-     * @return list<float>
-     */
-    public static function ageing(array $warmth): array
-    {
-        $sums = [0.0];
-        $sum = 0.0;
-        foreach ($warmth as $warm) {
-            $sums[] = $sum += max(self::LEAST_AGEING, $warm);
+        $least = $growth->light->leastAgeing();
+        foreach ($under->min as $n => $low) {
+            $age = (($low + $under->max[$n]) / 2 - self::AGES_FROM) / ($growth->reference - self::AGES_FROM);
+            $sums[] = $sum += min(self::MOST_AGEING, max($least, $age));
         }
 
         return $sums;
@@ -133,22 +138,6 @@ final class GrowthSums
             $at = ($mean - self::COLDEST) * self::STEPS + 0.5;
             $half = ($under->max[$n] - $under->min[$n]) * $swing;
             $sums[] = $sum += ($rates[(int) ($at - $half)] + 2 * $rates[(int) $at] + $rates[(int) ($at + SoilTemperature::SUN * $half)]) / 4;
-        }
-
-        return $sums;
-    }
-
-    /**
-     * @param list<float> $min
-     *
-     * @return list<float>
-     */
-    public static function coldNights(array $min): array
-    {
-        $sums = [0.0];
-        $sum = 0.0;
-        foreach ($min as $night) {
-            $sums[] = $sum += $night <= self::FROST_BY_THEN ? 1.0 : 0.0;
         }
 
         return $sums;

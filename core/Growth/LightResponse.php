@@ -6,25 +6,55 @@ namespace JollyFurrow\Growth;
 
 /**
  * How far the light of a day lets a crop grow, from nought to one. Own model: nothing below a little, all above the
- * light of late summer, a straight line between, so that growth nearly rests in midwinter (growers' rule: below ten
- * hours of day plants hardly grow).
+ * light of autumn, a curve between, so that growth nearly rests in midwinter (growers' rule: below ten hours of day
+ * plants hardly grow). What bears autumn goes on in less light than what wants summer.
  */
-final class LightResponse
+enum LightResponse: string
 {
-    /** MJ m-2 a day at the leaf. */
-    public const NOTHING_BELOW = 2.8;
-    public const ALL_ABOVE = 14.0;
+    case Hardy = 'hardy';
+    case Ordinary = 'ordinary';
+    case Potato = 'potato';
+    case Warm = 'warm';
     /** Seedlings under glass are content with less. */
-    private const SEEDLINGS_BELOW = 1.0;
-    private const SEEDLINGS_ABOVE = 8.0;
+    case Seedling = 'seedling';
 
-    public static function at(float $light): float
+    /** MJ m-2 a day at the leaf. */
+    public function nothingBelow(): float
     {
-        return 1 - (1 - min(1.0, max(0.0, ($light - self::NOTHING_BELOW) / (self::ALL_ABOVE - self::NOTHING_BELOW)))) ** 2;
+        return match ($this) {
+            self::Hardy => 2.0,
+            self::Ordinary => 2.5,
+            self::Potato => 4.0,
+            self::Warm => 2.8,
+            self::Seedling => 1.0,
+        };
     }
 
-    public static function ofSeedlings(float $light): float
+    /** MJ m-2 a day at the leaf. */
+    public function allAbove(): float
     {
-        return 1 - (1 - min(1.0, max(0.0, ($light - self::SEEDLINGS_BELOW) / (self::SEEDLINGS_ABOVE - self::SEEDLINGS_BELOW)))) ** 2;
+        return match ($this) {
+            self::Hardy => 9.0,
+            self::Ordinary => 11.0,
+            self::Potato, self::Warm => 14.0,
+            self::Seedling => 8.0,
+        };
+    }
+
+    public function at(float $light): float
+    {
+        $share = min(1.0, max(0.0, ($light - $this->nothingBelow()) / ($this->allAbove() - $this->nothingBelow())));
+
+        return 1 - (1 - $share) ** 2;
+    }
+
+    /** A fit crop of this kind ages at least so fast, as a share of the pace at its reference: cold does not keep it for ever. */
+    public function leastAgeing(): float
+    {
+        return match ($this) {
+            self::Hardy, self::Ordinary, self::Seedling => 0.1,
+            self::Potato => 0.4,
+            self::Warm => 0.3,
+        };
     }
 }

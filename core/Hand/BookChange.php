@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Hand;
 
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
-use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Season\Here;
 
 /**
  * What a change of the crop book would do to the plantings there are. A planting keeps the values it was planned with
@@ -16,7 +17,7 @@ use JollyFurrow\Ways\Candidates;
  */
 final readonly class BookChange
 {
-    /** @param list<array{was: Planting, is: Planting, lost: bool}> $moved the soonest first; lost: it would no longer be ready before winter, so it cannot follow */
+    /** @param list<array{was: Planting, is: Planting, lost: bool}> $moved the soonest first; lost: it would come to nothing, so it cannot follow */
     private function __construct(public array $moved, public int $grown)
     {
     }
@@ -26,7 +27,7 @@ final readonly class BookChange
     {
         $was = new ByHand($before, $recipes);
         $is = new ByHand($after, $recipes);
-        $candidates = new Candidates($garden, $recipes);
+        $here = new Here($garden);
         $moved = [];
         $grown = 0;
         foreach ($garden->plantings as $planting) {
@@ -38,9 +39,8 @@ final readonly class BookChange
             ++$grown;
             $then = $is->follow($garden, $planting);
             if ($was->follow($garden, $planting) != $then && $then != $planting) {
-                $lost = $candidates->standsOverWinter($after->grown($planting->item, $planting->variety), $then->ground,
-                    $then->ready->number, $then->place) && !$candidates->standsOverWinter($old, $planting->ground,
-                        $planting->ready->number, $planting->place);
+                $lost = self::comesToNothing($here, $after->grown($planting->item, $planting->variety), $then)
+                    && !self::comesToNothing($here, $old, $planting);
                 $moved[] = ['was' => $planting, 'is' => $then, 'lost' => $lost];
             }
         }
@@ -48,5 +48,10 @@ final readonly class BookChange
             $b['was']->key]);
 
         return new self($moved, $grown);
+    }
+
+    private static function comesToNothing(Here $here, Crop $crop, Planting $planting): bool
+    {
+        return null !== $here->never($crop, $planting->method, $planting->place, $planting->sow, $planting->ground);
     }
 }

@@ -36,7 +36,8 @@ final readonly class ByHand
         $crop = $this->book->grown($planting->item, $planting->variety);
         $nursery = $planting->ground->since($planting->sow);
         $ground = 0 === $nursery ? $sow : ($crop->timing->nurseryDays > 0
-            ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $sow, $planting->place) : $sow->plus($nursery));
+            ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $sow, $planting->place)
+                ?? $sow->plus($crop->timing->nurseryDays) : $sow->plus($nursery));
 
         return $this->dated($garden, $planting, $sow, $ground);
     }
@@ -143,23 +144,16 @@ final readonly class ByHand
     public function redate(Garden $garden, Planting $planting): Planting
     {
         return Standing::Planned === $planting->standing ? $this->sowOn($garden, $planting, $planting->sow)
-            : $planting->but(dates: $this->dates($garden, $planting, $planting->sow, $planting->ground));
+            : $this->grownFrom($garden, $planting, $planting->sow, $planting->ground, false);
     }
 
-    /** With its new days; what bulbs by the day's length comes out larger or smaller by them. */
     private function dated(Garden $garden, Planting $planting, Day $sow, Day $ground): Planting
     {
-        $crop = $this->book->grown($planting->item, $planting->variety);
-        $moved = $planting->but(dates: $this->dates($garden, $planting, $sow, $ground));
-        if (null === $crop->growth->bulbHours || null === $garden->timing()) {
-            return $moved;
-        }
-
-        return $moved->but(perMetre: (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place,
-            $planting->method, $garden->coversOf($planting))->perMetre);
+        return $this->grownFrom($garden, $planting, $sow, $ground, true);
     }
 
-    private function dates(Garden $garden, Planting $planting, Day $sow, Day $ground): Dates
+    /** With its new days and harvests; what bulbs by the day's length comes out larger or smaller by them. */
+    private function grownFrom(Garden $garden, Planting $planting, Day $sow, Day $ground, bool $isSized): Planting
     {
         $crop = $this->book->grown($planting->item, $planting->variety);
         $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $ground, $planting->place, $planting->method,
@@ -170,8 +164,10 @@ final readonly class ByHand
             $stays = $ready->plus($planting->clear->since($planting->ready));
             $last = $stays->isBefore($last) ? $stays : $last;
         }
+        $isBulb = $isSized && null !== $crop->growth->bulbHours && null !== $garden->timing();
 
-        return new Dates($sow, $ground, $ground->plus(-$this->lead($garden, $planting, $ground)), $ready, $last);
+        return $planting->but(dates: new Dates($sow, $ground, $ground->plus(-$this->lead($garden, $planting, $ground)), $ready, $last),
+            perMetre: $isBulb ? $grown->perMetre : null, harvest: $grown->harvest());
     }
 
     /** Days for the bed: by the recipe for the new time of the year, but where it was given other days by hand. */

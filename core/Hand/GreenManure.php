@@ -23,6 +23,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Residue;
 use JollyFurrow\Preparation\ResidueAmount;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
@@ -37,6 +38,10 @@ final readonly class GreenManure
     private const BED_DAYS = 2;
     /** Shorter than this share of its days it is not worth its seed. */
     private const LEAST_SHARE = 0.6;
+    /** A green manure of so many days stands over winter: it is sown so many days after the longest (common practice, no source). */
+    private const OVER_WINTER = 180;
+    private const AFTER_LONGEST = [60, 150];
+    private const YEAR = 366;
     /** Nitrogen in the dry matter, and the share of it the next crop finds (common practice, no source). */
     private const NITROGEN = ['legume' => 0.032, 'other' => 0.018];
     private const FOUND = 0.5;
@@ -66,12 +71,11 @@ final readonly class GreenManure
         $ground = new Ground($garden, $book);
         $found = [];
         foreach ($book->all() as $crop) {
-            $season = $garden->season($crop, $bed->place);
-            if (Pattern::GreenManure !== $crop->pattern || null === $season) {
+            $sow = Pattern::GreenManure !== $crop->pattern ? null
+                : self::firstSowing($garden, $crop, $bed->place, $from->isBefore($garden->today) ? $garden->today : $from);
+            if (null === $sow) {
                 continue;
             }
-            $sow = $from->isBefore($garden->today) ? $garden->today : $from;
-            $sow = $season->contains($sow) ? $sow : self::next($season->from->in($sow->year()), $sow, $season->from->in($sow->year() + 1));
             $days = $crop->timing->daysSown ?? 0;
             $full = $sow->plus($days);
             $heaviest = self::tonnes($crop, $bed, 1.0);
@@ -112,9 +116,21 @@ final readonly class GreenManure
             variety: $this->crop->key);
     }
 
-    private static function next(Day $thisYear, Day $day, Day $nextYear): Day
+    /** The first day its seed can go in; what stands over winter is sown when the days grow shorter. Null: none within a year. */
+    private static function firstSowing(Garden $garden, Crop $crop, PlaceType $place, Day $from): ?Day
     {
-        return $thisYear->isBefore($day) ? $nextYear : $thisYear;
+        $here = new Here($garden);
+        $sun = $garden->local()->sun;
+        $overWinter = ($crop->timing->daysSown ?? 0) >= self::OVER_WINTER;
+        for ($sow = $from; $sow->since($from) < self::YEAR; $sow = $sow->plus(1)) {
+            $since = $sun->sinceLongest($sow->number);
+            $isItsTime = !$overWinter || $sun->isEven() || ($since >= self::AFTER_LONGEST[0] && $since <= self::AFTER_LONGEST[1]);
+            if ($isItsTime && null === $here->never($crop, Method::Sown, $place, $sow, $sow)) {
+                return $sow;
+            }
+        }
+
+        return null;
     }
 
     private static function of(Garden $garden, Bed $bed, Length $length, Crop $crop, Day $sow, Day $end, Day $plant, float $share): self

@@ -20,6 +20,7 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Time\Day;
 
 /** A bed whose preparation should have begun and is not noted as begun, and what still works. */
@@ -156,9 +157,10 @@ final readonly class LateBed
         $moved = $moved->but(dates: new Dates($moved->sow, $moved->ground,
             $moved->ground->plus(-min($moved->ground->since($garden->today), $leads->daysFor($own, $planting, $moved->ground))),
             $moved->ready, $moved->clear));
-        $season = $garden->season($book->grown($planting->item, $planting->variety), $planting->place);
+        $against = (new Here($garden))->against($book->grown($planting->item, $planting->variety), $moved->method, $moved->place,
+            $moved->sow, $moved->ground);
 
-        return null !== $season && $season->contains($moved->ground) && !$moved->clear->isBefore($moved->ready) ? $moved : null;
+        return null === $against && !$moved->clear->isBefore($moved->ready) ? $moved : null;
     }
 
     private static function notBefore(Day $day, Day $today): Day

@@ -122,8 +122,8 @@ final readonly class Reforecast
     private static function why(Garden $garden, Planting $planting, bool $isLater): Message
     {
         $sums = [];
-        foreach ($garden->climate->measured->min ?? [] as $number => $min) {
-            if ($number >= $planting->ground->number && $number < $garden->today->number && null !== $garden->climate) {
+        foreach ($garden->climate->measured->min as $number => $min) {
+            if ($number >= $planting->ground->number && $number < $garden->today->number) {
                 $i = Climate::index(Day::of($number));
                 $month = Day::of($number)->month() - 1;
                 $sums[$month] = ($sums[$month]

@@ -9,8 +9,10 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\Against;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidates;
 
@@ -46,20 +48,14 @@ final readonly class VarietyLadder
     private static function rung(Garden $garden, Candidates $candidates, Crop $crop, Day $ground, PlaceType $place): LadderRung
     {
         $method = self::method($crop);
-        $season = $garden->season($crop, $place);
-        if (null === $season || !$season->contains($ground)) {
-            return new LadderRung($crop, null, null, null === $season
-                ? Message::of(NoRung::NotGrownThere, place: $place)
-                : Message::of(NoRung::OutOfSeason, from: $season->from->in($ground->year()), to: $season->to->in($ground->year())));
-        }
         $sow = $ground->plus(Method::Transplanted === $method ? -$crop->timing->nurseryDays : 0);
+        $against = (new Here($garden))->against($crop, $method, $place, $sow, $ground);
+        if (null !== $against) {
+            return new LadderRung($crop, null, null, $against);
+        }
         $grown = $candidates->inTheGround($crop, $sow, $ground, $place, $method);
 
-        if ($candidates->standsOverWinter($crop, $ground, $grown->ready, $place)) {
-            return new LadderRung($crop, null, null, Message::of(NoRung::NotBeforeWinter));
-        }
-
-        return $grown->lastField < $grown->ready ? new LadderRung($crop, null, null, Message::of(NoRung::FrostEndsIt))
+        return $grown->lastField < $grown->ready ? new LadderRung($crop, null, null, Message::of(Against::NotReadyInTime))
             : new LadderRung($crop, Day::of($grown->ready), Day::of($grown->lastField), null);
     }
 

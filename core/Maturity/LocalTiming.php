@@ -4,38 +4,49 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
+use JollyFurrow\Climate\Benches;
 use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\CoverCalendar;
-use JollyFurrow\Climate\DayLength;
+use JollyFurrow\Climate\SoilTemperature;
 use JollyFurrow\Climate\Weather;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Growth\Growth;
 use JollyFurrow\Growth\GrowthSums;
-use JollyFurrow\Time\Day;
+use JollyFurrow\Growth\Heat;
+use JollyFurrow\Growth\LightResponse;
+use JollyFurrow\Growth\LongDays;
 
 /** The ripening of every crop at one place, each worked out once; what crops have in common is shared. */
 final class LocalTiming
 {
+    private const TWO_WEEKS = 14;
+    /** Days of the weather that lie before the year a place is judged by. */
+    private const BACK = 60;
+    public readonly Sun $sun;
     /** @var array<string, Ripening> */
     private array $ripening = [];
-    /** @var array<string, Weather> by cover */
+    /** @var array<string, Weather> by cover or bench */
     private array $under = [];
-    /** @var array<string, list<float>> by cover */
-    private array $soil = [];
-    /** @var array<string, list<float>> by cardinal temperatures, reference and cover */
-    private array $warmth = [];
-    /** @var array<string, list<float>> the same */
-    private array $development = [];
-    /** @var array<string, list<float>> the same */
-    private array $ageing = [];
-    /** @var array<string, list<float>> by cover */
-    private array $cold = [];
+    /** @var array<string, list<float>> by what is summed or averaged, and cover */
+    private array $lines = [];
 
-    /** @var array<int, float> by day number */
-    private array $hours = [];
-
-    public function __construct(public readonly Weather $weather)
+    /** @param float $odds share of years in which a planting may go wrong and is planned all the same */
+    public function __construct(public readonly Weather $weather, public readonly float $odds = 0.1,
+        public readonly Benches $benches = new Benches())
     {
+        $this->sun = new Sun($weather->latitude);
+    }
+
+    /** The same place in years so many spreads warmer or colder than usual. */
+    public function shifted(float $spreads): self
+    {
+        return new self($this->weather->shifted($spreads), $this->odds, $this->benches);
+    }
+
+    /** First day of a year of days that are all known, and long enough before the last of them. */
+    public function yearFrom(): int
+    {
+        return $this->weather->first + self::BACK;
     }
 
     public function of(Crop $crop, Cover|CoverCalendar $cover): Ripening
@@ -49,14 +60,15 @@ final class LocalTiming
     /** @return list<float> catalogue days made by warmth and light, summed up before each day */
     public function development(Growth $growth, CoverCalendar $covers): array
     {
-        return $this->along($covers, fn (Cover $cover): array => $this->development[$cover->value.self::group($growth)] ??= GrowthSums::development($this->warmth($growth, $cover),
-            $this->under($cover)->light));
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['development/'.$cover->value.self::group($growth)]
+            ??= GrowthSums::development($this->warmth($growth, $cover), $this->under($cover)->light, $growth->light));
     }
 
     /** @return list<float> the same for a fit crop, which ages by warmth alone */
     public function ageing(Growth $growth, CoverCalendar $covers): array
     {
-        return $this->along($covers, fn (Cover $cover): array => $this->ageing[$cover->value.self::group($growth)] ??= GrowthSums::ageing($this->warmth($growth, $cover)));
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['ageing/'.$cover->value.self::group($growth)]
+            ??= GrowthSums::ageing($growth, $this->under($cover)));
     }
 
     /** @return list<float> the same for the way to emergence */
@@ -66,10 +78,68 @@ final class LocalTiming
             $this->soil($cover), $crop->stand->depth->millimetres / 10));
     }
 
+    /** @return list<float> minus the logarithm of the odds to live, for a plant killed at that frost when hardened; summed up */
+    public function living(float $kill, CoverCalendar $covers): array
+    {
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['living/'.$cover->value.'/'.$kill]
+            ??= RiskSums::living($this->under($cover), $this->twoWeeks($cover), $kill));
+    }
+
+    /** @return list<float> minus the logarithm of the odds not to meet that frost; summed up */
+    public function spared(float $limit, CoverCalendar $covers): array
+    {
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['spared/'.$cover->value.'/'.$limit]
+            ??= RiskSums::spared($this->under($cover), $limit));
+    }
+
+    /** @return list<float> share of hot days, summed up */
+    public function hot(Heat $heat, CoverCalendar $covers): array
+    {
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['hot/'.$cover->value.'/'.$heat->day.'/'.$heat->night]
+            ??= RiskSums::hot($this->under($cover), $heat));
+    }
+
+    /** @return list<float> chill days, summed up */
+    public function chill(CoverCalendar $covers, bool $isOverSpread = false): array
+    {
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['chill/'.$cover->value.'/'.(int) $isOverSpread]
+            ??= RiskSums::chill($this->under($cover), $isOverSpread));
+    }
+
+    /** @return list<float> warmth of lengthening days that turns a chilled plant to seed, summed up */
+    public function towardsSeed(CoverCalendar $covers): array
+    {
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['seed/'.$cover->value]
+            ??= RiskSums::towardsSeed($this->under($cover), $this->hours(...)));
+    }
+
+    /** @return list<float> long warm days, summed up */
+    public function longDays(LongDays $longDays, CoverCalendar $covers): array
+    {
+        return $this->along($covers, fn (Cover $cover): array => $this->lines['long/'.$cover->value.'/'.$longDays->key()]
+            ??= RiskSums::longDays($this->under($cover), $longDays, $this->hours(...)));
+    }
+
+    /** @return list<float> mean of the air over the two weeks that end with each day, degrees C */
+    public function twoWeeks(Cover $cover): array
+    {
+        return $this->lines['weeks/'.$cover->value] ??= $this->under($cover)->running(self::TWO_WEEKS);
+    }
+
     /** Mean of the soil at seed depth on a day, degrees C; null: beyond the days that are known. */
     public function soilOn(int $day, CoverCalendar $covers): ?float
     {
         return $this->soil($covers->at($day))[$day - $this->weather->first] ?? null;
+    }
+
+    /** Low, mean and high of the soil at a depth; null: beyond the days that are known. */
+    public function soilAt(int $day, CoverCalendar $covers, float $depthCm): ?SoilTemperature
+    {
+        $i = $day - $this->weather->first;
+        $mean = $this->soilOn($day, $covers);
+        $under = $this->under($covers->at($day));
+
+        return null === $mean ? null : SoilTemperature::of($mean, $under->min[$i], $under->max[$i], $depthCm);
     }
 
     /** Mean of the air on a day, degrees C; null: beyond the days that are known. */
@@ -84,7 +154,7 @@ final class LocalTiming
     /** @return list<float> */
     private function soil(Cover $cover): array
     {
-        return $this->soil[$cover->value] ??= $this->under($cover)->soil();
+        return $this->lines['soil/'.$cover->value] ??= $this->under($cover)->soil();
     }
 
     /**
@@ -112,22 +182,24 @@ final class LocalTiming
     /** Hours of daylight. */
     public function hoursOn(int $day): float
     {
-        return $this->hours[$day] ??= DayLength::hours($this->weather->latitude, Day::of($day));
+        return $this->sun->hoursOn($day);
     }
 
-    /** @return list<float> development of seedlings on the bench */
+    /** Hours of daylight, by entry of the weather. */
+    private function hours(int $n): float
+    {
+        return $this->sun->hoursOn($this->weather->first + $n);
+    }
+
+    /** @return list<float> development of seedlings on their bench, summed up */
     public function bench(Growth $growth): array
     {
-        $bench = $this->under['bench'] ??= $this->weather->onTheBench();
+        $bench = LightResponse::Warm === $growth->light ? $this->benches->warm : $this->benches->cool;
+        $under = $this->under['bench'.$bench->key()] ??= $this->weather->onTheBench($bench);
+        $seedling = $growth->seedling();
 
-        return $this->development['bench'.self::group($growth)] ??= GrowthSums::seedlings(GrowthSums::warmth($growth, $bench->min,
-            $bench->max), $bench->light);
-    }
-
-    /** @return list<float> nights so cold that tender crops have usually been frozen by then, counted up before each day */
-    public function coldNights(CoverCalendar $covers): array
-    {
-        return $this->along($covers, fn (Cover $cover): array => $this->cold[$cover->value] ??= GrowthSums::coldNights($this->under($cover)->min));
+        return $this->lines['bench/'.$bench->key().self::group($seedling)]
+            ??= GrowthSums::development(GrowthSums::warmth($seedling, $under, 1.0), $under->light, LightResponse::Seedling);
     }
 
     private function under(Cover $cover): Weather
@@ -138,13 +210,12 @@ final class LocalTiming
     /** @return list<float> */
     private function warmth(Growth $growth, Cover $cover): array
     {
-        return $this->warmth[$cover->value.self::group($growth)] ??= GrowthSums::warmth($growth, $this->under($cover)->min,
-            $this->under($cover)->max);
+        return $this->lines['warmth/'.$cover->value.self::group($growth)] ??= GrowthSums::warmth($growth, $this->under($cover));
     }
 
     private static function group(Growth $growth): string
     {
-        return \sprintf('/%s/%s/%s/%s', $growth->temperature->least, $growth->temperature->best, $growth->temperature->most,
-            $growth->reference);
+        return \sprintf('/%s/%s/%s/%s/%s', $growth->temperature->least, $growth->temperature->best, $growth->temperature->most,
+            $growth->reference, $growth->light->value);
     }
 }

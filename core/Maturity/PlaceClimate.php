@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
+use JollyFurrow\Climate\Benches;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
+use JollyFurrow\Climate\GuessedClimate;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Climate\Weather;
 use JollyFurrow\Time\Day;
 
@@ -38,6 +41,12 @@ final class PlaceClimate
     ) {
     }
 
+    /** What a garden goes by that has no climate yet: a guess, and catalogue days. */
+    public static function guessed(float $latitude, int $altitude): self
+    {
+        return self::fromMonths(GuessedClimate::of($latitude, $altitude, Nearness::Between), $latitude, false);
+    }
+
     public static function fromMonths(MonthlyMeans $months, float $latitude, bool $isTimedByIt = true,
         DailyRecord $measured = new DailyRecord([], [], [])): self
     {
@@ -59,8 +68,21 @@ final class PlaceClimate
         return Weather::of($this->climate, $latitude, $today->plus(-self::DAYS_BACK), self::DAYS_BACK + self::DAYS_AHEAD, $this->measured);
     }
 
-    public function timing(float $latitude, Day $today): LocalTiming
+    /** The same climate, with dates by heat and light, or by catalogue days. */
+    public function timed(bool $isTimedByIt): self
     {
-        return $this->timing[$latitude.'/'.$today->number] ??= new LocalTiming($this->weather($latitude, $today));
+        return new self($this->climate, $this->months, $this->record, $this->frost, $this->measured, $isTimedByIt);
+    }
+
+    /** Nobody told it: twelve months guessed from where the place lies. */
+    public function isGuess(): bool
+    {
+        return null !== $this->months?->guess;
+    }
+
+    public function timing(float $latitude, Day $today, Odds $odds = Odds::OneYearInTen, Benches $benches = new Benches()): LocalTiming
+    {
+        return $this->timing[implode('/', [$latitude, $today->number, $odds->value, $benches->warm->key(), $benches->cool->key()])]
+            ??= new LocalTiming($this->weather($latitude, $today), $odds->share(), $benches);
     }
 }

@@ -8,23 +8,21 @@ use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Growth\GrowthSums;
+use JollyFurrow\Message\Message;
 
 /**
  * When a crop is ready here: forward from a sowing, backward from a wanted day. Catalogue days are counted in days as
  * warm and light as the reference; emergence goes by the soil, the nursery by its own warmth and light. Catalogue days
- * from planting out include the usual check after it.
+ * from planting out include the usual check after it. What stands against it is told with it.
  */
 final class Ripening
 {
     /** Nothing takes longer from seed to harvest, but for perennials. Days. */
     private const LONGEST = 550;
-    private const YEAR = 366;
-    /** Share of its days in which a bulbing crop makes the leaf that feeds the bulb, and what it comes to without (own model). */
-    private const LEAF = 0.25;
-    private const SMALLEST = 0.4;
     /** The soil of a mild day in the sun is a little warmer than its air: the emergence that is in the catalogue's days. Degrees C. */
     private const SOIL_WARMER = 1.0;
-
+    /** On the mats until it is up: the soil of a warm bench, degrees C. */
+    private const MATS = 20.0;
     private readonly int $first;
     /** @var list<float> */
     private readonly array $development;
@@ -34,100 +32,110 @@ final class Ripening
     private array $readyOn = [];
     private readonly float $emergenceInCatalogue;
     private readonly ?Anchor $anchor;
+    private readonly ?Bulbs $bulbs;
+    private readonly Hazards $hazards;
+    private ?Usual $usual = null;
 
     public function __construct(private readonly Crop $crop, private readonly LocalTiming $timing, private readonly CoverCalendar $cover)
     {
+        $growth = $crop->growth;
         $this->first = $timing->weather->first;
-        $this->development = $timing->development($crop->growth, $cover);
-        $this->emergenceInCatalogue = $crop->growth->emergence->daysAt($crop->growth->reference + self::SOIL_WARMER) ?? 0.0;
-        $this->anchor = $crop->growth->anchored && null !== $crop->rhythm->harvest ? new Anchor($crop, $timing->weather) : null;
+        $this->development = $timing->development($growth, $cover);
+        $this->emergenceInCatalogue = $crop->habits->stock->isSeed() ? $growth->emergence->daysAt($growth->reference + self::SOIL_WARMER)
+            ?? 0.0 : 0.0;
+        $this->anchor = $growth->anchored && null !== $crop->rhythm->harvest ? new Anchor($crop, $timing, $cover) : null;
+        $this->bulbs = null === $growth->bulbHours || null !== $this->anchor ? null
+            : new Bulbs($growth->bulbHours, $timing->sun, $this->development, $this->first, $timing->chill($cover));
+        $this->hazards = new Hazards($crop, $timing, $cover, $this->development);
     }
 
-    /** Null: it does not come up, or is not ready in the years the weather is known for. */
+    /** What can be counted on; null: it does not come up, is not ready in the years the weather is known for, or is too likely to fail. */
     public function forward(int $sow, Method $method): ?Ripeness
     {
-        $catalogue = $this->crop->timing->daysFor($method);
-        $ground = Method::Sown === $method ? $sow : $this->outOfTheNursery($sow);
-        if (null === $catalogue || null === $ground) {
-            return null;
-        }
+        $ripe = $this->whatever($sow, $method);
 
-        return $this->fromGround($sow, $ground, $method);
+        return null !== $ripe && $ripe->isPossible() ? $ripe : null;
     }
 
-    /** Day the plants of a tray are fit to go out. */
+    /** The same with what stands against it; null: it comes to nothing at all. */
+    public function whatever(int $sow, Method $method): ?Ripeness
+    {
+        $ground = Method::Sown === $method ? $sow : $this->outOfTheNursery($sow);
+
+        return null === $this->crop->timing->daysFor($method) || null === $ground ? null : $this->fromGround($sow, $ground, $method);
+    }
+
+    /** Why what went into the ground on that day comes to nothing at all. */
+    public function notReady(int $ground, Method $method): Message
+    {
+        return $this->inTheSoil($ground, $method) ?? $this->bulbs?->against() ?? Message::of(Against::NotReadyInTime);
+    }
+
+    /** What the soil of that day says against it; null: nothing. */
+    public function inTheSoil(int $ground, Method $method): ?Message
+    {
+        return $this->hazards->ground($ground, $method);
+    }
+
+    /** What makes a possible sowing one that nobody here would plan; null: it is usual. */
+    public function unusual(Ripeness $ripe, Method $method): ?Message
+    {
+        return ($this->usual ??= new Usual($this->crop, $this, $this->timing))->against($ripe, $method);
+    }
+
+    /** Day the plants of a tray are fit to go out; null: by then they have outgrown their cells. */
     public function outOfTheNursery(int $sow): ?int
     {
-        return GrowthSums::reached($this->timing->bench($this->crop->growth), $this->first, $sow, (float) $this->crop->timing->nurseryDays);
+        $out = GrowthSums::reached($this->timing->bench($this->crop->growth), $this->first, $sow,
+            (float) $this->crop->timing->nurseryDays);
+
+        return null === $out || $out - $sow > $this->crop->stand->greatestAge($this->crop->timing->nurseryDays) ? null : $out;
     }
 
-    /** The same from the day it went, or goes, into the ground. */
+    /** From the day it went, or goes, into the ground. */
     public function fromGround(int $sow, int $ground, Method $method): ?Ripeness
     {
         $catalogue = (float) ($this->crop->timing->daysFor($method) ?? $this->crop->timing->daysSown
             ?? $this->crop->timing->daysTransplanted ?? 0);
-        $emerges = Method::Sown === $method ? $this->emerges($ground) : $sow + (int) ceil($this->crop->growth->emergence->daysAt(20.0)
-            ?? 0.0);
+        if (Method::Transplanted === $method || !$this->crop->habits->stock->isSeed()) {
+            $emerges = Method::Transplanted === $method ? $sow + (int) ceil($this->crop->growth->emergence->daysAt(self::MATS) ?? 0.0)
+                : $ground;
+
+            return $this->fromStage($sow, $ground, $emerges, $ground, $catalogue, $this->hazards->ground($ground, $method));
+        }
+        $emerges = $this->emerges($ground);
         if (null === $emerges) {
             return null;
         }
+        $never = $this->hazards->ground($ground, $method) ?? $this->hazards->seed($ground, $emerges);
 
-        return $this->fromStage($sow, $ground, $emerges, Method::Sown === $method ? $emerges : $ground, Method::Sown === $method
-            ? max(1.0, $catalogue - $this->emergenceInCatalogue) : $catalogue);
+        return $this->fromStage($sow, $ground, $emerges, $emerges, max(1.0, $catalogue - $this->emergenceInCatalogue), $never);
     }
 
-    /** Day a sowing in the bed is up. */
+    /** Day a sowing in the bed is up; what is no seed is up when it stands. */
     public function emerges(int $ground): ?int
     {
-        return GrowthSums::reached($this->emergence ??= $this->timing->emergence($this->crop, $this->cover), $this->first, $ground, 1.0);
+        return $this->crop->habits->stock->isSeed() ? GrowthSums::reached($this->emergence ??= $this->timing->emergence($this->crop,
+            $this->cover), $this->first, $ground, 1.0) : $ground;
     }
 
     /** From a stage seen with one's own eyes: so many reference days are still to come from that day on. */
-    public function fromStage(int $sow, int $ground, int $emerges, int $stage, float $toCome): ?Ripeness
+    public function fromStage(int $sow, int $ground, int $emerges, int $stage, float $toCome, ?Message $never = null): ?Ripeness
     {
         $spread = $this->crop->pattern->isStock() ? intdiv($this->crop->timing->spread, 2) : 0;
-        $bulbs = $this->bulbsFrom($stage);
-        $ready = match (true) {
-            null !== $this->anchor => $this->anchor->harvest($ground),
-            null !== $bulbs => GrowthSums::reached($this->development, $this->first, $bulbs, (1 - self::LEAF) * $toCome + $spread),
-            default => GrowthSums::reached($this->development, $this->first, $stage, $toCome + $spread),
-        };
-        if (null === $ready || ($this->crop->tender && $this->isFrozenBetween($stage, $ready))) {
+        $bulb = $this->bulbs?->from($stage, $toCome);
+        if (null !== $this->bulbs && null === $bulb) {
             return null;
         }
-        $hold = GrowthSums::reached($this->timing->ageing($this->crop->growth, $this->cover), $this->first, $ready,
-            (float) $this->crop->timing->hold) ?? $ready;
+        $fit = match (true) {
+            null !== $this->anchor => $this->anchor->harvest($ground),
+            null !== $bulb => $this->after($bulb->begins, Bulbs::SWELLS * $toCome),
+            default => $this->after($stage, $toCome),
+        };
+        $ready = null === $fit || null !== $this->anchor ? $fit : $this->after($fit, (float) $spread);
 
-        return new Ripeness($sow, $emerges, $ground, $ready, $hold, null === $bulbs ? 1.0 : $this->size($stage, $bulbs,
-            self::LEAF * $toCome));
-    }
-
-    /** The day long days make it bulb, from the day it stands; null: it does not go by that, or they do not come. */
-    private function bulbsFrom(int $stage): ?int
-    {
-        $hours = null !== $this->anchor ? null : $this->crop->growth->bulbHours;
-        for ($day = $stage; null !== $hours && $day < $stage + self::YEAR; ++$day) {
-            if ($this->timing->hoursOn($day) >= $hours) {
-                return $day;
-            }
-        }
-
-        return null;
-    }
-
-    /** Of the usual size, by the leaf it had when it began to bulb. */
-    private function size(int $stage, int $bulbs, float $leaf): float
-    {
-        return min(1.0, self::SMALLEST + (1 - self::SMALLEST) * $this->counted($stage, $bulbs) / max(1.0, $leaf));
-    }
-
-    /** Tender crops do not live through the first frosts of autumn. */
-    private function isFrozenBetween(int $from, int $until): bool
-    {
-        $cold = $this->timing->coldNights($this->cover);
-        $at = fn (int $day): float => $cold[max(0, min(\count($cold) - 1, $day - $this->first))];
-
-        return $at($until) - $at($from) > 0.0;
+        return null === $fit || null === $ready ? null : $this->hazards->ripeness(new Course($sow, $emerges, $ground, $stage, $toCome,
+            $fit, $ready), $bulb, $never ?? $this->anchor?->against($ground));
     }
 
     /** Reference days from the day it stands in the ground (sown: from emergence) to the first harvest. */
@@ -145,6 +153,28 @@ final class Ripening
         $at = fn (int $day): float => $this->development[max(0, min($last, $day - $this->first))];
 
         return $at($until) - $at($from);
+    }
+
+    /** The day so many catalogue days after another; null: not in the years the weather is known for. */
+    public function after(int $day, float $catalogueDays): ?int
+    {
+        return GrowthSums::reached($this->development, $this->first, $day, $catalogueDays);
+    }
+
+    /**
+     * Days of its harvest on which it can be taken: not in heat that makes it bitter or barren, nor roots out of frozen soil.
+     *
+     * @return list<int>
+     */
+    public function harvestDays(Ripeness $ripe): array
+    {
+        return $this->hazards->harvestDays($ripe);
+    }
+
+    /** Share of a picking left by the heat of its days. */
+    public function leftByHeat(int $day): float
+    {
+        return $this->hazards->leftByHeat($day);
     }
 
     /**

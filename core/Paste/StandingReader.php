@@ -129,7 +129,8 @@ final class StandingReader
             default => null === $crop->timing->daysSown ? Method::Transplanted : Method::Sown,
         };
         $sow = Method::Transplanted === $method && Column::Trays !== $column ? $day->plus(-$crop->timing->nurseryDays) : $day;
-        $planted = Column::Trays === $column ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $day, $bed->place) : $day;
+        $planted = Column::Trays === $column ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $day, $bed->place)
+            ?? $day->plus($crop->timing->nurseryDays) : $day;
         $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $planted, $bed->place, $method);
         $frosted = $grown->lastField < $grown->ready;
         $clear = Day::of(max($grown->ready, $grown->lastField));
@@ -149,7 +150,7 @@ final class StandingReader
             PlantingKey::free($crop->item(), $sow, $garden->plantings->byKey()), $crop->item(), $method, $bed->place, $grown->recipe,
             $sow, $planted, $stay->start, Day::of($grown->ready), $clear,
             $grown->perMetre, [$stretch], $standing, true, $frosted ? [Message::of(Remark::FrostEndsIt)] : [], $frosted ? 0.0 : 1.0,
-            variety: $crop->key,
+            variety: $crop->key, harvest: $grown->harvest(),
         );
         $kept = Standing::Growing === $standing ? [] : $ground->against($bed, Stay::ofPlanting($crop, $planting));
         if ([] !== $kept) {

@@ -22,18 +22,19 @@ final readonly class Planting
     public string $variety;
 
     /**
-     * @param string        $key      item, sowing day, number
-     * @param Day           $sow      in the tray or in the bed
-     * @param Day           $ground   sown in the bed or planted out
-     * @param Day           $bedStart first day the bed is taken, preparation included
-     * @param Day           $ready    first harvest
-     * @param Day           $clear    last day the bed is taken
-     * @param float         $perMetre yield per bed metre in units of sale
-     * @param list<Stretch> $pieces
-     * @param list<Message> $remarks  soft rules that bent, and what else is to be told
-     * @param float         $stand    share of a full stand that came up and is still there
-     * @param Left|null     $left     what a look or a harvest found still to come
-     * @param string|null   $variety  null: the crop's first
+     * @param string            $key      item, sowing day, number
+     * @param Day               $sow      in the tray or in the bed
+     * @param Day               $ground   sown in the bed or planted out
+     * @param Day               $bedStart first day the bed is taken, preparation included
+     * @param Day               $ready    first harvest
+     * @param Day               $clear    last day the bed is taken
+     * @param float             $perMetre yield per bed metre in units of sale
+     * @param list<Stretch>     $pieces
+     * @param list<Message>     $remarks  soft rules that bent, and what else is to be told
+     * @param float             $stand    share of a full stand that came up and is still there
+     * @param Left|null         $left     what a look or a harvest found still to come
+     * @param string|null       $variety  null: the crop's first
+     * @param array<int, float> $harvest  share of the yield by days after ready, for cuts and pickings; none: by the crop's rhythm
      */
     public function __construct(
         public string $key,
@@ -54,6 +55,7 @@ final readonly class Planting
         public float $stand = 1.0,
         public ?Left $left = null,
         ?string $variety = null,
+        public array $harvest = [],
     ) {
         $this->variety = $variety ?? $item;
     }
@@ -86,19 +88,20 @@ final readonly class Planting
     /**
      * The same planting but for what is named.
      *
-     * @param list<Stretch>|null $pieces
-     * @param list<Message>|null $remarks
+     * @param list<Stretch>|null     $pieces
+     * @param list<Message>|null     $remarks
+     * @param array<int, float>|null $harvest
      */
     public function but(?string $key = null, ?PlaceType $place = null, ?Dates $dates = null, ?array $pieces = null,
         ?Standing $standing = null, ?bool $locked = null, ?array $remarks = null, ?float $stand = null, ?Left $left = null,
-        ?float $perMetre = null, ?string $recipe = null): self
+        ?float $perMetre = null, ?string $recipe = null, ?array $harvest = null): self
     {
         return new self(
             $key ?? $this->key, $this->item, $this->method, $place ?? $this->place, $recipe ?? $this->recipe,
             $dates->sow ?? $this->sow, $dates->ground ?? $this->ground, $dates->bedStart ?? $this->bedStart,
             $dates->ready ?? $this->ready, $dates->clear ?? $this->clear,
             $perMetre ?? $this->perMetre, $pieces ?? $this->pieces, $standing ?? $this->standing, $locked ?? $this->locked,
-            $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left, $this->variety,
+            $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left, $this->variety, $harvest ?? $this->harvest,
         );
     }
 

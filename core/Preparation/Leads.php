@@ -57,7 +57,7 @@ final readonly class Leads
     /** Days kept in hand for wet soil; 0: no step wants dry soil, or the rain is not known. */
     public function reserve(Recipe $recipe, Day $ground): int
     {
-        $climate = null === $this->garden->timing() ? null : $this->garden->climate?->climate;
+        $climate = null === $this->garden->timing() ? null : $this->garden->climate->climate;
 
         return null === $climate || !$recipe->wantsDrySoil() ? 0 : WetOdds::reserve($climate, $ground);
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Season;
 
 use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
@@ -25,20 +24,21 @@ final readonly class TimingCurve
     {
     }
 
-    /** Null where the crop is not grown, or the climate is not known. */
+    /** Null where growers would not think of the crop. */
     public static function of(Garden $garden, Crop $crop, Method $method, PlaceType $place, Day $first): ?self
     {
-        if (null === $garden->climate || null === $garden->season($crop, $place)) {
+        if (!\in_array($place, $crop->places(), true)) {
             return null;
         }
-        $covers = CoverCalendar::always(Cover::usualOf($place));
-        $timing = $garden->climate->timing($garden->place->latitude, $garden->today);
-        $ripening = $timing->of($crop, $covers);
-        $risks = new SowingRisks($garden, $crop, $method, $place, $covers, $timing);
+        $timing = $garden->local();
+        $ripening = $timing->of($crop, Cover::usualOf($place));
+        $risks = new SowingRisks($crop, $method, $ripening, $timing);
         $days = [];
         for ($day = $first; $day->since($first) < self::YEAR; $day = $day->plus(1)) {
-            $ripe = $ripening->forward($day->number, $method);
-            $days[] = new SowingDay($day->number, $ripe?->ready, $ripe?->lastGood, $risks->of($day->number, $ripe));
+            $ripe = $ripening->whatever($day->number, $method);
+            $isReady = null !== $ripe && $ripe->isPossible();
+            $days[] = new SowingDay($day->number, $isReady ? $ripe->ready : null, $isReady ? $ripe->lastGood : null,
+                $risks->of($day->number, $ripe));
         }
 
         return new self($place, $days);

@@ -76,7 +76,7 @@ final readonly class Lot
     {
         $days = [];
         foreach (self::firstDays($planting, $crop) as $first) {
-            foreach (HarvestCurve::shares($crop->pattern, $crop->rhythm) as $after => $share) {
+            foreach ([] === $planting->harvest ? HarvestCurve::shares($crop->pattern, $crop->rhythm) : $planting->harvest as $after => $share) {
                 if ($first + $after <= $planting->clear->number) {
                     $days[$first + $after] = $share;
                 }

@@ -63,6 +63,12 @@ final readonly class MonthDay
         return $this->month * 100 + $this->day;
     }
 
+    /** Day of a year that is no leap year, 1 to 365. */
+    public function dayOfYear(): int
+    {
+        return $this->in(2025)->dayOfYear();
+    }
+
     public function halfAYearLater(): self
     {
         $day = $this->in(2001)->plus(182);

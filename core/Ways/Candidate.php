@@ -55,6 +55,17 @@ final readonly class Candidate
         return $this->variety.'@'.$this->sow.'/'.$this->place->value.'/'.$this->method->value;
     }
 
+    /** @return array<int, float> share of the yield by days after ready; none for a stock */
+    public function harvest(): array
+    {
+        $harvest = [];
+        foreach ($this->curve as $day => $units) {
+            $harvest[$day - $this->ready] = round($units / max(1e-9, $this->perMetre), 5);
+        }
+
+        return $harvest;
+    }
+
     /**
      * The planting it becomes: only planned yet.
      *
@@ -71,7 +82,7 @@ final readonly class Candidate
             $key, $this->item, $this->method, $this->place, $recipe ?? $this->recipe,
             Day::of($this->sow), Day::of($this->ground), Day::of($start ?? $this->bedStart), Day::of($this->ready),
             Day::of($last ?? $this->lastField),
-            $this->perMetre, $pieces, Standing::Planned, $locked, $remarks, variety: $this->variety,
+            $this->perMetre, $pieces, Standing::Planned, $locked, $remarks, variety: $this->variety, harvest: $this->harvest(),
         );
     }
 }

@@ -12,25 +12,28 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Harvest\HarvestCurve;
+use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\MonthDay;
 
 /**
  * All ways to grow a crop in a garden between today and the last market day: every place type, method and
- * sowing day inside the crop's season, by heat and light where the climate is known, else by plain catalogue days.
+ * sowing day the place lets the crop go into the ground, counted by heat and light, or by plain catalogue days.
  */
 final readonly class Candidates
 {
     /** A perennial stands so many days after its first harvest, unless it is told otherwise (common practice, no source). */
     private const PERENNIAL_DAYS = 3650;
 
+    private Here $here;
     private PlantingCost $cost;
     private Leads $leads;
 
     public function __construct(private Garden $garden, private RecipeBook $recipes)
     {
+        $this->here = new Here($garden);
         $this->cost = new PlantingCost($garden, $recipes);
         $this->leads = new Leads($garden);
     }
@@ -57,64 +60,55 @@ final readonly class Candidates
         return array_values(array_filter($candidates, static fn (?Candidate $c): bool => null !== $c && $c->bedStart >= $from->number));
     }
 
-    /** What a sowing on that day would be, whether or not it is a sowing day; null when the crop cannot go into the ground then. */
+    /**
+     * What a sowing on that day would be, whether or not it is a sowing day; null when the place does not let the crop go
+     * into the ground then, or nobody there would plan it.
+     */
     public function sownOn(Crop $crop, Day $sow, PlaceType $place, Method $method): ?Candidate
     {
         $ground = Method::Transplanted === $method ? $this->outOfTheNursery($crop, $sow, $place) : $sow;
-        $window = $this->garden->season($crop, $place);
-        if (null === $crop->timing->daysFor($method) || null === $window || !$window->contains($ground)) {
+        if (null === $ground || null !== $this->here->against($crop, $method, $place, $sow, $ground)) {
             return null;
         }
         $candidate = $this->inTheGround($crop, $sow, $ground, $place, $method);
 
-        return $candidate->lastField < $candidate->ready || $this->standsOverWinter($crop, $ground, $candidate->ready, $place) ? null
-            : $candidate;
+        return $candidate->lastField < $candidate->ready ? null : $candidate;
     }
 
-    /** When plants sown on a day can go out: by the nursery's own warmth and light, else by catalogue days. */
-    public function outOfTheNursery(Crop $crop, Day $sow, PlaceType $place): Day
+    /** When plants sown on a day can go out: by the nursery's own warmth and light, else by catalogue days; null: they outgrow their cells. */
+    public function outOfTheNursery(Crop $crop, Day $sow, PlaceType $place): ?Day
     {
-        $out = $this->garden->timing()?->of($crop, Cover::usualOf($place))->outOfTheNursery($sow->number);
-
-        return null === $out ? $sow->plus($crop->timing->nurseryDays) : Day::of($out);
-    }
-
-    /** Nobody counts on a crop that would have to grow on in the open through the winter, unless it is of that kind. */
-    public function standsOverWinter(Crop $crop, Day $ground, int $ready, PlaceType $place): bool
-    {
-        if (PlaceType::Field !== $place || $crop->growth->anchored || null === $this->garden->timing()) {
-            return false;
+        $timing = $this->garden->timing();
+        if (null === $timing) {
+            return $sow->plus($crop->timing->nurseryDays);
         }
-        $winter = MonthDay::parse($this->garden->place->latitude < 0 ? '06-21' : '12-21');
-        $next = $winter->in($ground->year())->isBefore($ground) ? $winter->in($ground->year() + 1) : $winter->in($ground->year());
+        $out = $timing->of($crop, Cover::usualOf($place))->outOfTheNursery($sow->number);
 
-        return $ready > $next->number;
+        return null === $out ? null : Day::of($out);
     }
 
     /**
-     * What becomes of a crop that went into the ground on that day, be it in its season or not. Its last field day
-     * lies before the first harvest when frost ends it before.
+     * What becomes of a crop that went into the ground on that day, be it its season or not. Its last field day lies
+     * before the first harvest when frost, seed or darkness ends it before.
      */
     public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method,
         ?CoverCalendar $covers = null): Candidate
     {
         $recipe = $this->recipeFor($crop);
         $covers ??= CoverCalendar::always(Cover::usualOf($place));
-        $ripe = Pattern::Perennial === $crop->pattern ? null : $this->garden->timing()?->of($crop, $covers)->fromGround($sow->number,
-            $ground->number, $method);
-        $ready = $ripe->ready ?? $this->ready($crop, $ground, $method);
-        $curve = $crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm);
-        $last = match (true) {
-            Pattern::Perennial === $crop->pattern => $ready + self::PERENNIAL_DAYS,
-            $crop->pattern->isStock() => $ripe->lastGood ?? $ready + $crop->timing->hold,
-            default => $ready + max([0, ...array_keys($curve)]),
-        };
-        $last = min($last, $this->frostEnd($crop, $ground, $place, $covers));
-        $perMetre = $crop->produce->perMetre * ($ripe->size ?? 1.0);
+        $ripening = $this->garden->local()->of($crop, $covers);
+        $ripe = \in_array($crop->pattern, [Pattern::Perennial, Pattern::GreenManure], true) ? null
+            : $ripening->fromGround($sow->number, $ground->number, $method);
+        $timed = null === $this->garden->timing() ? null : $ripe;
+        $ready = $timed->ready ?? $this->ready($crop, $ground, $method);
+        $perMetre = $crop->produce->perMetre * ($timed->size ?? 1.0);
+        $last = $this->last($crop, $ready, $ripe, $timed);
         $yields = [];
-        foreach ($curve as $after => $share) {
-            if ($ready + $after <= $last) {
-                $yields[$ready + $after] = $share * $perMetre;
+        foreach ($crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm) as $after => $share) {
+            $day = null === $timed ? $ready + $after : $ripening->after($ready, (float) $after);
+            $left = null === $timed || null === $day ? 1.0 : $ripening->leftByHeat($day);
+            if (null !== $day && $day <= $last && $left > 0.0) {
+                $yields[$day] = ($yields[$day] ?? 0.0) + $share * $perMetre * $left;
             }
         }
         $last = [] === $yields || Pattern::Perennial === $crop->pattern ? $last : max(array_keys($yields));
@@ -124,6 +118,22 @@ final readonly class Candidates
             $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key,
             Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->millimetres,
                 $crop->stand->cellsPerTray, $crop->stand->trayLoss));
+    }
+
+    /** Day number it stands fit until; before it is ready where it comes to nothing. */
+    private function last(Crop $crop, int $ready, ?Ripeness $ripe, ?Ripeness $timed): int
+    {
+        if (Pattern::Perennial === $crop->pattern) {
+            return $ready + self::PERENNIAL_DAYS;
+        }
+        if (Pattern::GreenManure === $crop->pattern) {
+            return $ready;
+        }
+        $shares = HarvestCurve::shares($crop->pattern, $crop->rhythm);
+        $fit = $crop->pattern->isStock() ? $timed->lastGood ?? $ready + $crop->timing->hold
+            : ($timed->lastGood ?? $ready + max(array_keys($shares)));
+
+        return null === $ripe ? min($fit, $ready - 1) : min($fit, $ripe->ends);
     }
 
     /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */
@@ -142,22 +152,5 @@ final readonly class Candidates
     public function recipeFor(Crop $crop): string
     {
         return '' !== $crop->recipe && $this->recipes->has($crop->recipe) ? $crop->recipe : $this->garden->settings->recipe;
-    }
-
-    /** Day number after which frost has ended a tender crop that went into the ground on that day. */
-    private function frostEnd(Crop $crop, Day $ground, PlaceType $place, CoverCalendar $covers): int
-    {
-        if (!$crop->tender || PlaceType::Heated === $place) {
-            return \PHP_INT_MAX;
-        }
-        $frost = $this->garden->place->firstFrost->in($ground->year());
-        if ($frost->isBefore($ground)) {
-            $frost = $this->garden->place->firstFrost->in($ground->year() + 1);
-        }
-
-        $until = $frost->number - 1 + $covers->at($frost->number)->frostDays();
-        $off = $covers->stays($frost->number);
-
-        return null === $off ? $until : min($until, max($off, $frost->number - 1 + $covers->base->frostDays()));
     }
 }

@@ -27,6 +27,8 @@ use JollyFurrow\Working\Working;
 final readonly class CoverCare
 {
     /** The middle of ten to twelve days. */
+    /** Light of a bright day, MJ m-2. */
+    private const BRIGHT_DAY = 20.0;
     private const WEEDING_DAYS = 11;
 
     /** @param list<Day> $weedings */
@@ -62,8 +64,8 @@ final readonly class CoverCare
 
         return Working::of(Sum::WarmerAtNight, $cover->atNight(), Unit::Kelvin, 'night', [
             Input::of('night', $cover->atNight(), Unit::Kelvin, $model),
-            Input::of('day', $cover->byDay(), Unit::Kelvin, $model, Message::of(Label::WarmerByDay,
-                above: Quantity::of($cover->airedAbove(), Unit::Celsius))),
+            Input::of('day', $cover->byDay(self::BRIGHT_DAY), Unit::Kelvin, $model, Message::of(Label::WarmerByDay,
+                above: Quantity::of($cover->aired(0.0), Unit::Celsius))),
             Input::of('light', $cover->light(), Unit::Share, $model),
             Input::of('rain', $cover->rain(), Unit::Share, $model),
         ], $model);

@@ -16,8 +16,10 @@ use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Climate\ClimateTable;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\FrostGrade;
+use JollyFurrow\Climate\GuessedClimate;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -68,7 +70,7 @@ final class PlaceController extends Page
         try {
             if ($entry->isGood()) {
                 $climate = PlaceClimate::fromMonths(MonthlyMeans::of($lines['min'], $lines['max'], $lines['rain']),
-                    $garden->place->latitude, $garden->climate->isTimedByIt ?? true);
+                    $garden->place->latitude, $garden->climate->isTimedByIt || $garden->climate->isGuess());
                 $log->record($visit->gardenId, $visit->accountId, 'Climate from twelve monthly means', static fn () => $keeper->keep($visit->gardenId, $climate));
 
                 return $this->kept($visit, 'The climate is kept. New dates go by its heat and light; what is planned already stays until you draw up anew.', $this->generateUrl('place', ['garden' => $visit->gardenId]));
@@ -104,7 +106,7 @@ final class PlaceController extends Page
             return $this->show($request, $visit, $garden, $entry, $reader);
         }
         try {
-            $climate = PlaceClimate::fromRecord($record, $garden->place->latitude, $garden->climate->isTimedByIt ?? true);
+            $climate = PlaceClimate::fromRecord($record, $garden->place->latitude, $garden->climate->isTimedByIt || $garden->climate->isGuess());
         } catch (InvalidClimate $bad) {
             $entry->fault('file', $bad->getMessage());
 
@@ -122,11 +124,26 @@ final class PlaceController extends Page
     }
 
     #[Route('/g/{garden}/place/timing', name: 'place_timing', methods: ['POST'])]
-    public function timing(Request $request, Visit $visit, ChangeLog $log, ClimateKeeper $keeper): Response
+    public function timing(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
     {
         $timed = 'heat-and-light' === $request->request->getString('by');
+        $climate = $snapshot->of($visit->gardenId, true)->climate->timed($timed);
         $log->record($visit->gardenId, $visit->accountId, $timed ? 'Dates go by heat and light' : 'Dates go by catalogue days',
-            static fn () => $keeper->find($visit->gardenId)?->timeByIt($timed));
+            static fn () => $keeper->keep($visit->gardenId, $climate));
+
+        return $this->seeOther('place', ['garden' => $visit->gardenId]);
+    }
+
+    /** For a garden that knows nothing better yet. */
+    #[Route('/g/{garden}/place/guess', name: 'place_guess', methods: ['POST'])]
+    public function guess(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $nearness = Nearness::tryFrom($request->request->getString('nearness')) ?? Nearness::Between;
+        $climate = PlaceClimate::fromMonths(GuessedClimate::of($garden->place->latitude, $garden->place->altitude, $nearness),
+            $garden->place->latitude);
+        $log->record($visit->gardenId, $visit->accountId, 'Climate guessed from latitude and altitude',
+            static fn () => $keeper->keep($visit->gardenId, $climate));
 
         return $this->seeOther('place', ['garden' => $visit->gardenId]);
     }
@@ -149,7 +166,7 @@ final class PlaceController extends Page
 
     private static function monthDay(Garden $garden, string $which): ?MonthDay
     {
-        $day = $garden->climate?->frost->day(FrostGrade::Light, $which, 0.1, 2001, $garden->place->latitude < 0);
+        $day = $garden->climate->frost->day(FrostGrade::Light, $which, 0.1, 2001, $garden->place->latitude < 0);
 
         return null === $day ? null : MonthDay::parse(\sprintf('%02d-%02d', $day->month(), $day->dayOfMonth()));
     }
@@ -176,14 +193,17 @@ final class PlaceController extends Page
             'climate' => $climate,
             'entry' => $entry,
             'bad_lines' => $reader?->shownFaults() ?? [],
-            'chart' => null === $climate ? null : YearChart::of($climate->climate, $garden->place->latitude,
+            'chart' => YearChart::of($climate->climate, $garden->place->latitude,
                 Formatter::of($garden->settings)),
-            'table' => null === $climate ? null : ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year()),
-            'frost' => null === $climate ? [] : self::frostTable($garden, $climate->frost),
+            'table' => ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year()),
+            'frost' => self::frostTable($garden, $climate->frost),
             'few' => FrostDates::FEW_YEARS,
             'wet_day' => ClimateTable::RAIN_OF_A_WET_DAY,
             'is_us' => Units::UsCustomary === $garden->settings->units,
-            'pasted' => null === $climate?->months ? '' : implode("\n", array_map(static fn (array $line): string => implode("\t", $line), [$climate->months->min, $climate->months->max, $climate->months->rain])),
+            'pasted' => null === $climate->months || $climate->isGuess() ? '' : implode("\n", array_map(static fn (array $line): string => implode("\t", $line),
+                [$climate->months->min, $climate->months->max, $climate->months->rain ?? []])),
+            'nearness' => Nearness::cases(),
+            'guess_error' => GuessedClimate::ERROR,
         ], 'place', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 

@@ -7,6 +7,7 @@ namespace App\Codec;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\Day;
@@ -22,7 +23,9 @@ final class ClimateFile
         return [
             'timed_by' => array_search($climate->isTimedByIt, self::TIMED, true),
             ...(null === $climate->months ? ['record' => self::rows($climate->record ?? new DailyRecord([], [], []))]
-                : ['months' => ['min_c' => $climate->months->min, 'max_c' => $climate->months->max, 'rain_mm' => $climate->months->rain]]),
+                : ['months' => ['min_c' => $climate->months->min, 'max_c' => $climate->months->max, ...(null === $climate->months->rain
+                    ? [] : ['rain_mm' => $climate->months->rain]), ...(null === $climate->months->guess ? []
+                    : ['guessed_for' => $climate->months->guess->value])]]),
             'readings' => self::rows($climate->measured),
         ];
     }
@@ -39,7 +42,8 @@ final class ClimateFile
                 $months = $node->object('months');
 
                 return PlaceClimate::fromMonths(MonthlyMeans::of($months->numbers('min_c', 12, -60, 55), $months->numbers('max_c', 12,
-                    -60, 55), $months->numbers('rain_mm', 12, 0, 1500)), $latitude, self::TIMED[$timed] ?? false, $readings);
+                    -60, 55), $months->has('rain_mm') ? $months->numbers('rain_mm', 12, 0, 1500) : null, $months->has('guessed_for')
+                        ? $months->choice('guessed_for', Nearness::class) : null), $latitude, self::TIMED[$timed] ?? false, $readings);
             }
 
             return PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', RecordReader::MOST_LINES)), $latitude,

@@ -7,13 +7,13 @@ namespace App\Codec;
 use JollyFurrow\Beds\Rule;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Unsuited;
+use JollyFurrow\Maturity\Against;
+use JollyFurrow\Maturity\Odds;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Code;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Remark;
-use JollyFurrow\Season\Against;
-use JollyFurrow\Season\Odds;
 use JollyFurrow\Time\Day;
 
 /**

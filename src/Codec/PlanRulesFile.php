@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Codec;
 
+use JollyFurrow\Climate\Bench;
+use JollyFurrow\Climate\Benches;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Garden\BlockRules;
@@ -16,6 +18,7 @@ use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Paths;
+use JollyFurrow\Maturity\Odds;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Period;
 
@@ -57,6 +60,9 @@ final class PlanRulesFile
             'reserve' => 0.0 === $rules->reserve ? null : $rules->reserve,
             'reserve_way' => $rules->reserveWay === $usual->reserveWay ? null : $rules->reserveWay->value,
             'most_sowings' => 0 === $rules->mostSowings ? null : $rules->mostSowings,
+            'odds' => $rules->odds === $usual->odds ? null : $rules->odds->value,
+            'warm_bench' => self::bench($rules->benches->warm, $usual->benches->warm),
+            'cool_bench' => self::bench($rules->benches->cool, $usual->benches->cool),
         ], static fn (mixed $value): bool => null !== $value && [] !== $value);
     }
 
@@ -160,7 +166,26 @@ final class PlanRulesFile
             $node->has('reserve') ? $node->float('reserve', 0, 1) : 0.0,
             $node->has('reserve_way') ? $node->choice('reserve_way', ReserveWay::class) : ReserveWay::Longer,
             $node->has('most_sowings') ? $node->int('most_sowings', 0, 31) : 0,
+            $node->has('odds') ? $node->choice('odds', Odds::class) : Odds::OneYearInTen,
+            new Benches(self::readBench($node, 'warm_bench'), self::readBench($node, 'cool_bench')),
         );
+    }
+
+    /** @return array{night_c: float, day_c: float}|null null: as usual */
+    private static function bench(Bench $bench, Bench $usual): ?array
+    {
+        return $bench->key() === $usual->key() ? null : ['night_c' => $bench->night, 'day_c' => $bench->day];
+    }
+
+    private static function readBench(Node $node, string $field): ?Bench
+    {
+        if (!$node->has($field)) {
+            return null;
+        }
+        $bench = $node->object($field);
+        $night = $bench->float('night_c', Bench::COLDEST, Bench::WARMEST);
+
+        return new Bench($night, $bench->float('day_c', $night, Bench::WARMEST));
     }
 
     /**

@@ -22,6 +22,10 @@ final class PlantingCodec
     /** Of the values; 2: remarks are messages. 1 is still read: remarks as texts. */
     public const VERSION = 2;
 
+    /** Harvests of one planting, and days from its first to its last. */
+    private const MOST_HARVESTS = 400;
+    private const LONGEST_HARVEST = 400;
+
     private const DATES = ['sow' => 'sow', 'ground' => 'ground', 'bed_start' => 'bedStart', 'ready' => 'ready', 'clear' => 'clear'];
 
     /** @return array<string, mixed> */
@@ -41,6 +45,7 @@ final class PlantingCodec
             'remarks' => array_map(MessageCodec::values(...), $p->remarks),
             'pieces' => array_map(self::stretch(...), $p->pieces),
             ...(1.0 === $p->stand ? [] : ['stand' => $p->stand]),
+            ...([] === $p->harvest ? [] : ['harvest' => self::days($p->harvest)]),
             ...(null === $p->left ? [] : ['left' => ['share' => $p->left->share, 'since' => $p->left->since->iso()]]),
         ];
     }
@@ -67,6 +72,7 @@ final class PlantingCodec
             $node->float('per_metre', 0, 10_000), $pieces, $node->choice('standing', Standing::class), $node->bool('locked'),
             self::remarks($node),
             $node->has('stand') ? $node->float('stand', 0, 1) : 1.0, self::left($node), $variety,
+            self::harvest($node),
         );
     }
 
@@ -80,7 +86,7 @@ final class PlantingCodec
             $r->float('per_metre'), $pieces, Standing::from($r->text('standing')), 0 !== $r->int('locked'),
             self::known($r->json('remarks')),
             $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'),
-                $r->day('left_since')), $r->text('variety'),
+                $r->day('left_since')), $r->text('variety'), self::byDay($r->optionalJson('harvest')),
         );
     }
 
@@ -110,6 +116,46 @@ final class PlantingCodec
     private static function known(array $stored): array
     {
         return array_values(array_filter(array_map(MessageCodec::read(...), $stored)));
+    }
+
+    /**
+     * @param array<int, float> $harvest share by days after ready
+     *
+     * @return list<array{int, float}>
+     */
+    public static function days(array $harvest): array
+    {
+        return array_map(static fn (int $after, float $share): array => [$after, $share], array_keys($harvest), array_values($harvest));
+    }
+
+    /** @return array<int, float> */
+    private static function harvest(Node $node): array
+    {
+        $stored = $node->has('harvest') ? $node->list('harvest', self::MOST_HARVESTS) : [];
+        $harvest = self::byDay($stored);
+        if (\count($harvest) < \count($stored)) {
+            $node->fault('harvest', 'must be pairs of days after ready, rising from 0, and share of the yield.');
+        }
+
+        return $harvest;
+    }
+
+    /**
+     * @param array<mixed> $stored
+     *
+     * @return array<int, float>
+     */
+    private static function byDay(array $stored): array
+    {
+        $harvest = [];
+        foreach ($stored as $pair) {
+            if (\is_array($pair) && \is_int($pair[0] ?? null) && is_numeric($pair[1] ?? null) && $pair[0] >= 0
+                && $pair[0] <= self::LONGEST_HARVEST && $pair[1] >= 0 && $pair[1] <= 1) {
+                $harvest[$pair[0]] = (float) $pair[1];
+            }
+        }
+
+        return $harvest;
     }
 
     private static function left(Node $node): ?Left

@@ -77,10 +77,7 @@ final class CropController extends Page
     /** @return list<array{place: PlaceType, ripe: Ripeness|null, late: bool}> forward from a sowing, or backward from a market day; late: it does not keep until then */
     private static function answers(Garden $garden, Crop $crop, Method $method, Day $day, bool $isBackward): array
     {
-        $timing = $garden->climate?->timing($garden->place->latitude, $garden->today);
-        if (null === $timing) {
-            return [];
-        }
+        $timing = $garden->local();
         $answers = [];
         foreach ($crop->places() as $place) {
             $ripening = $timing->of($crop, Cover::usualOf($place));

@@ -6,15 +6,16 @@ namespace App\Crop;
 
 use App\Wording\Prose;
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Crop\SpacingSchool;
-use JollyFurrow\Crop\Stage;
 use JollyFurrow\Crop\Stock;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Season\SowingWindows;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\YearWindow;
 
@@ -46,13 +47,28 @@ final class CropFacts
             [$crop->pattern],
             ...(Pattern::GreenManure === $crop->pattern ? [] : [[$crop->produce->ofAMetre($crop->produce->perMetre)]]),
             [$h->hardiness],
-            ['soil from', Quantity::of($h->soilLeast, Unit::Celsius)],
+            ['soil from', Quantity::of($crop->limits->soilLeast, Unit::Celsius)],
             [Quantity::of($crop->stand->rows, Unit::Row), 'and', Quantity::short($crop->stand->inRow), 'in the row'],
             ...(null === $h->store ? [] : [['keeps', $h->store->least, 'to', Quantity::of($h->store->most, Unit::Day), 'at',
                 Quantity::of($h->store->celsius, Unit::Celsius)]]),
         ];
 
         return $parts;
+    }
+
+    /**
+     * @param non-empty-list<YearWindow> $windows
+     *
+     * @return list<string|MonthDay>
+     */
+    private static function windows(array $windows): array
+    {
+        $said = [];
+        foreach ($windows as $n => $window) {
+            $said = [...$said, ...(0 === $n ? [] : ['and']), ...self::window($window)];
+        }
+
+        return $said;
     }
 
     /** @return list<string|MonthDay> */
@@ -187,21 +203,28 @@ final class CropFacts
     /** @return list<Fact> */
     private function hazards(Crop $crop): array
     {
-        $h = $crop->habits;
-        $frost = array_merge([], ...array_map(static fn (string $stage, float $degrees): array => [Stage::from($stage),
-            Quantity::of($degrees, Unit::Celsius)], array_keys($h->frostDamage), $h->frostDamage));
-        $b = $h->bolting;
+        $l = $crop->limits;
+        $cold = $l->cold;
+        $degrees = static fn (float $celsius): Quantity => Quantity::of($celsius, Unit::Celsius);
+        $share = static fn (float $share): Quantity => Quantity::of($share, Unit::Share);
 
         return [
-            new Fact('Soil at least', Quantity::of($h->soilLeast, Unit::Celsius), 'soil_least'),
-            new Fact('Frost', $h->hardiness, 'frost_class'),
-            new Fact('Damage begins', $frost, 'frost_damage'),
-            ...($b->isLikely() ? [] : [new Fact('Bolts or sets badly after', 'nothing usual', 'bolts')]),
-            ...(null === $b->coldDays ? [] : [new Fact('Bolts after', [Quantity::of($b->coldDays, Unit::Day), 'below',
-                Quantity::of(7, Unit::Celsius)], 'bolt_cold_days')]),
-            ...(null === $b->dayHours ? [] : [new Fact('Bolts in days of', Quantity::of($b->dayHours, Unit::Hour), 'bolt_day_hours')]),
-            ...(null === $b->heat ? [] : [new Fact('Bolts or sets badly in a week of', Quantity::of($b->heat, Unit::Celsius),
-                'bolt_heat_c')]),
+            new Fact('Soil at least', $degrees($l->soilLeast), 'soil_least'),
+            ...($l->soilMost > 45.0 ? [] : [new Fact('Soil at most', $degrees($l->soilMost), 'soil_most')]),
+            new Fact('Frost', $crop->habits->hardiness, 'frost_class'),
+            new Fact('Killed, when hardened, at', [$degrees($cold->kill), ...($cold->comesAgain ? ['tops come again'] : [])], 'kill_c'),
+            ...(null === $cold->youngKill ? [] : [new Fact('Killed while young at', $degrees($cold->youngKill), 'young_kill_c')]),
+            ...(null === $cold->hurt ? [] : [new Fact('What is harvested is spoiled at', [$degrees($cold->hurt),
+                ...(null === $cold->hurtFrom ? [] : ['from', $share($cold->hurtFrom), 'of its days'])], 'hurt_c')]),
+            ...(null === $l->heat ? [] : [new Fact('Too hot from', [$degrees($l->heat->day), 'by day',
+                ...(null === $l->heat->night ? [] : ['or', $degrees($l->heat->night), 'by night'])], 'hot')]),
+            ...(null === $l->chill ? [] : [new Fact('Runs to seed after', [Quantity::of($l->chill->days, Unit::Day), 'of chill and',
+                Quantity::of($l->chill->warmth, Unit::DegreeDay), 'of spring'], 'chill_days')]),
+            ...(0.0 === $l->chillNeed ? [] : [new Fact('Needs a winter of', [Quantity::of($l->chillNeed, Unit::Day), 'of chill'],
+                'chill_need')]),
+            ...(null === $l->longDays ? [] : [new Fact('Runs to seed in', 'warm days longer than '.Units::number($l->longDays->hoursFrom, 1).' hours',
+                'long_days')]),
+            ...(null === $l->cool ? [] : [new Fact('Ends when two weeks are below', $degrees($l->cool), 'cool_c')]),
         ];
     }
 
@@ -226,8 +249,10 @@ final class CropFacts
     {
         $facts = [new Fact('Family', $crop->family, 'family'), new Fact('Feeding', $crop->feeding->value, 'feeding')];
         foreach ($crop->places() as $place) {
-            $window = $garden->season($crop, $place);
-            $facts[] = new Fact(['Into the ground,', $place], null === $window ? 'never' : self::window($window), 'ground_'.$place->value);
+            $method = $crop->methods()[0] ?? Method::Sown;
+            $windows = SowingWindows::of($garden, $crop, $place, $method);
+            $facts[] = new Fact(['Into the ground here,', $place], [] === $windows ? 'never' : self::windows($windows),
+                'ground_'.$place->value);
         }
 
         return $facts;

@@ -8,15 +8,18 @@ use App\Wording\MonthTick;
 use App\Wording\TimeAxis;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Ladder\LadderGap;
 use JollyFurrow\Ladder\LadderRung;
 use JollyFurrow\Ladder\VarietyLadder;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Time\Day;
 
 /** A ladder to scale: a rung for each variety from its first harvest to its last, gaps as open columns. */
 final readonly class LadderChart
 {
+    private const YEAR = 365;
     private const WIDTH = 720.0;
     private const RUNG = 30.0;
     private const BELOW = 34.0;
@@ -52,12 +55,16 @@ final readonly class LadderChart
     /** Today when the crop goes into the ground now, else the first day of its next season. */
     public static function usualDay(Garden $garden, Crop $crop, PlaceType $place): Day
     {
-        $season = $garden->season($crop, $place);
-        if (null === $season || $season->contains($garden->today)) {
-            return $garden->today;
+        $here = new Here($garden);
+        $method = VarietyLadder::method($crop);
+        for ($n = 0; $n < self::YEAR; ++$n) {
+            $ground = $garden->today->plus($n);
+            if (null === $here->against($crop, $method, $place, $ground->plus(Method::Transplanted === $method
+                ? -$crop->timing->nurseryDays : 0), $ground)) {
+                return $ground;
+            }
         }
-        $day = $season->from->in($garden->today->year());
 
-        return $day->isBefore($garden->today) ? $season->from->in($garden->today->year() + 1) : $day;
+        return $garden->today;
     }
 }

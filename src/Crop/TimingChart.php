@@ -11,7 +11,7 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Season\Risk;
+use JollyFurrow\Maturity\Risk;
 use JollyFurrow\Season\SowingDay;
 use JollyFurrow\Season\TimingCurve;
 use JollyFurrow\Time\Day;

@@ -60,11 +60,8 @@ final readonly class Demo
         $id = $this->keeper->begin($garden, $account->id, 'Demo garden brought in from its file');
         $plan = $this->planner->draw($garden);
         $this->drawUp->keep($id, $account->id, $garden, $plan);
-        if (null !== $garden->climate) {
-            $climate = $garden->climate;
-            $this->log->record($id, $account->id, 'Readings of the simulated station up to yesterday', fn (): int => $this->readings->read($id, $this->station->days($id, $climate, $garden->today, $this->today->day()->plus(-1)),
-                $this->station->name()));
-        }
+        $this->log->record($id, $account->id, 'Readings of the simulated station up to yesterday', fn (): int => $this->readings->read($id,
+            $this->station->days($id, $garden->climate, $garden->today, $this->today->day()->plus(-1)), $this->station->name()));
         $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpToToday($id,
             $garden->with($plan->plantings())));
     }

@@ -53,10 +53,10 @@ final class SeasonShift
                 self::key($p->key, $days), $p->item, $p->method, $p->place, $p->recipe,
                 $p->sow->plus($days), $p->ground->plus($days), $p->bedStart->plus($days), $p->ready->plus($days), $p->clear->plus($days),
                 $p->perMetre, $p->pieces, $p->standing, $p->locked, $p->remarks, $p->stand, null === $p->left ? null
-                    : new Left($p->left->share, $p->left->since->plus($days)), $p->variety), $g->plantings->all()),
+                    : new Left($p->left->share, $p->left->since->plus($days)), $p->variety, $p->harvest), $g->plantings->all()),
             array_map(static fn (FieldNote $n): FieldNote => new FieldNote(self::key($n->planting, $days), $n->what,
                 $n->day->plus($days), $n->length, $n->share, $n->units, $n->words, $n->sign), $g->notes),
-            null === $g->climate ? null : new PlaceClimate($g->climate->climate, $g->climate->months, $g->climate->record,
+            new PlaceClimate($g->climate->climate, $g->climate->months, $g->climate->record,
                 $g->climate->frost, $g->climate->measured->later($days), $g->climate->isTimedByIt),
             array_map(static fn (Protection $p): Protection => '' === $p->planting ? Protection::overBed($p->bed, $p->cover,
                 $p->purpose, $later($p->days)) : Protection::overPlanting(self::key($p->planting, $days), $p->cover, $p->purpose,

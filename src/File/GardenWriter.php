@@ -63,7 +63,7 @@ final class GardenWriter
             'promises' => array_map(static fn (Promise $p): array => ['outlet' => $p->outlet, 'product' => $p->product,
                 'day' => $p->day->iso(), 'quantity' => $p->quantity], $garden->promises),
             'plantings' => array_map(PlantingCodec::values(...), $garden->plantings->all()),
-            ...(null === $garden->climate ? [] : ['climate' => ClimateFile::values($garden->climate)]),
+            'climate' => ClimateFile::values($garden->climate),
             ...([] === $garden->protections ? [] : ['protections' => array_map(self::protection(...), $garden->protections)]),
             ...([] === $garden->recipes ? [] : ['own_recipes' => array_map(RecipeReader::values(...), $garden->recipes)]),
             ...([] === $garden->own ? [] : ['own_values' => array_map(static fn (OwnValue $v): array => ['crop' => $v->crop,

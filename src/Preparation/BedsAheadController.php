@@ -51,7 +51,7 @@ final class BedsAheadController extends Page
         $rain = $entry->isBegun() ? $entry->day('rain') : $garden->today;
         $days = $entry->isBegun() ? $entry->int('days', 1, 60) : 0;
         $source = $folder->isThere($visit->gardenId) ? $folder : $station;
-        $wet = null === $garden->climate ? null : RainQuestion::inOutlook($source->outlook($visit->gardenId, $garden->climate,
+        $wet = RainQuestion::inOutlook($source->outlook($visit->gardenId, $garden->climate,
             $garden->today));
         $late = LateBed::all($garden, $this->book, $this->recipes);
 

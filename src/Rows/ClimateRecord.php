@@ -14,7 +14,7 @@ class ClimateRecord extends GardenRow
 {
     #[ORM\Column]
     private bool $timed;
-    /** @var array<string, list<float>>|null */
+    /** @var array<string, list<float>|string>|null */
     #[ORM\Column(type: 'json', nullable: true)]
     private ?array $months;
     /** @var list<array{int, float, float, float|null}>|null */
@@ -37,7 +37,8 @@ class ClimateRecord extends GardenRow
     {
         $this->timed = $climate->isTimedByIt;
         $this->months = null === $climate->months ? null : ['min' => $climate->months->min, 'max' => $climate->months->max,
-            'rain' => $climate->months->rain];
+            'rain' => $climate->months->rain ?? [], ...(null === $climate->months->guess ? []
+                : ['guess' => $climate->months->guess->value])];
         $this->record = $climate->record?->rows();
         $this->normals = $climate->climate->values();
         $this->frost = ['dates' => $climate->frost->dates, 'years' => $climate->frost->years];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use App\Codec\MessageCodec;
+use App\Codec\PlantingCodec;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
@@ -51,6 +52,9 @@ class PlantingRecord extends GardenRow
     private ?float $leftShare;
     #[ORM\Column(type: 'day', nullable: true)]
     private ?Day $leftSince;
+    /** @var list<array{int, float}>|null */
+    #[ORM\Column(type: 'json', nullable: true)]
+    private ?array $harvest;
 
     public function __construct(string $gardenId, Planting $planting)
     {
@@ -84,6 +88,7 @@ class PlantingRecord extends GardenRow
         $this->stand = $planting->stand;
         $this->leftShare = $planting->left?->share;
         $this->leftSince = $planting->left?->since;
+        $this->harvest = [] === $planting->harvest ? null : PlantingCodec::days($planting->harvest);
     }
 
     public function comeTo(Standing $standing): void

@@ -46,9 +46,6 @@ final class StationController extends Page
     {
         $garden = $snapshot->of($visit->gardenId);
         $source = $this->folder->name() === $request->request->getString('source') ? $this->folder : $this->station;
-        if (null === $garden->climate) {
-            return $this->seeOther('place', ['garden' => $visit->gardenId]);
-        }
         $days = $source->days($visit->gardenId, $garden->climate, $garden->today->plus(-self::BACK), $garden->today->plus(-1));
         $fresh = DailyRecord::fromRows(array_filter($days->rows(), static fn (array $row): bool => !isset($garden->climate->measured->min[$row[0]])));
         $words = static fn (int $n): string => \sprintf('%d days read from %s', $n, $source->words());
@@ -106,19 +103,19 @@ final class StationController extends Page
     {
         $climate = $garden->climate;
         $rows = [];
-        foreach (\array_slice(array_reverse($climate?->measured->rows() ?? []), 0, self::SHOWN) as [$day, $min, $max, $rain]) {
+        foreach (\array_slice(array_reverse($climate->measured->rows()), 0, self::SHOWN) as [$day, $min, $max, $rain]) {
             $i = Climate::index(Day::of($day));
-            $off = null === $climate ? 0.0 : ($min + $max - $climate->climate->min[$i] - $climate->climate->max[$i]) / 2;
+            $off = ($min + $max - $climate->climate->min[$i] - $climate->climate->max[$i]) / 2;
             $rows[] = ['day' => Day::of($day), 'min' => $min, 'max' => $max, 'rain' => $rain, 'off' => $off];
         }
-        $ahead = null === $climate ? [] : $this->station->outlook($visit->gardenId, $climate, $garden->today)->rows();
+        $ahead = $this->station->outlook($visit->gardenId, $climate, $garden->today)->rows();
 
         return $this->page($request, 'climate/station.html.twig', [
             'visit' => $visit,
             'garden' => $garden,
             'form' => $form->createView(),
             'rows' => $rows,
-            'count' => \count($climate->measured->min ?? []),
+            'count' => \count($climate->measured->min),
             'outlook' => array_map(static fn (array $row): array => ['day' => Day::of($row[0]), 'min' => $row[1], 'max' => $row[2],
                 'rain' => $row[3]], $ahead),
             'has_folder' => $this->folder->isThere($visit->gardenId),

@@ -42,10 +42,8 @@ final readonly class GardenKeeper
             $this->promises($id, $garden);
             $this->plantings->replace($id, [], $garden->plantings->all(), $beds);
             $this->plantings->note($id, $garden->notes);
-            if (null !== $garden->climate) {
-                $this->climate->keep($id, $garden->climate);
-                $this->climate->read($id, $garden->climate->measured, 'file');
-            }
+            $this->climate->keep($id, $garden->climate);
+            $this->climate->read($id, $garden->climate->measured, 'file');
             foreach ($garden->protections as $protection) {
                 $this->kept(new ProtectionRecord($id, $beds[$protection->bed] ?? null, $protection));
             }

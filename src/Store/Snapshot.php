@@ -19,6 +19,7 @@ use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\MonthlyMeans;
+use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\Protection;
 use JollyFurrow\Climate\Purpose;
@@ -101,7 +102,7 @@ final readonly class Snapshot
         if (null === $row) {
             return null;
         }
-        /** @var array{min: list<float>, max: list<float>, rain: list<float>}|array{} $months */
+        /** @var array{min: list<float>, max: list<float>, rain: list<float>, guess?: string}|array{} $months */
         $months = $row->optionalJson('months');
         /** @var array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} $normals */
         $normals = $row->json('normals');
@@ -111,7 +112,7 @@ final readonly class Snapshot
         $record = $row->optionalJson('record');
 
         return new PlaceClimate(Climate::fromValues($normals), [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'],
-            $months['rain']), [] === $record ? null : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']),
+            [] === $months['rain'] ? null : $months['rain'], Nearness::tryFrom($months['guess'] ?? '')), [] === $record ? null : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']),
             DailyRecord::fromRows($days), 1 === $row->int('timed'));
     }
 

@@ -36,11 +36,11 @@ final class PlaceCommand extends Command
         }
         $year = $garden->today->year();
         $frost = [];
-        $odds = $garden->climate?->frost;
+        $odds = $garden->climate->frost;
         foreach (FrostGrade::cases() as $grade) {
             foreach (['last', 'first'] as $which) {
                 foreach (FrostDates::ODDS as $share) {
-                    $frost[$grade->value][$which][(string) $share] = $odds?->day($grade, $which, $share, $year,
+                    $frost[$grade->value][$which][(string) $share] = $odds->day($grade, $which, $share, $year,
                         $garden->place->latitude < 0)?->iso();
                 }
             }
@@ -49,16 +49,16 @@ final class PlaceCommand extends Command
         for ($day = Day::fromDate($year, 1, 1); $day->year() === $year; $day = $day->plus(1)) {
             $days[$day->iso()] = round(DayLength::hours($garden->place->latitude, $day), 3);
         }
-        $months = null === $garden->climate ? [] : array_map(static fn (array $row): array => ['month' => $row['month'],
+        $months = array_map(static fn (array $row): array => ['month' => $row['month'],
             'above_4' => round($row['heat4'], 1), 'above_10' => round($row['heat10'], 1)], ClimateTable::of($garden->climate->climate,
                 $garden->place->latitude, $year)->rows);
-        $output->writeln(json_encode(['latitude' => $garden->place->latitude, 'seasons' => $garden->climate?->frost->years,
+        $output->writeln(json_encode(['latitude' => $garden->place->latitude, 'seasons' => $garden->climate->frost->years, 'guess' => $garden->climate->isGuess(),
             'frost' => $frost, 'day_length_hours' => $days, 'heat_units' => $months], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),
             OutputInterface::OUTPUT_RAW);
-        if (null === $garden->climate) {
-            $this->file->complain($output, 'The file knows no climate: only day lengths are given.');
+        if ($garden->climate->isGuess()) {
+            $this->file->complain($output, 'The file knows no climate: this is a guess from latitude and altitude.');
         }
 
-        return null === $garden->climate ? Command::INVALID : Command::SUCCESS;
+        return Command::SUCCESS;
     }
 }

@@ -13,9 +13,8 @@ use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
-use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Ripeness;
-use JollyFurrow\Season\FrostWarning;
+use JollyFurrow\Season\SowingRisks;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\InvalidDay;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -61,7 +60,6 @@ final class ReadyCommand extends Command
         $method = true === $input->getOption('transplant') ? Method::Transplanted : Method::Sown;
         $day = self::day($option('sow').$option('ready'));
         $problem = match (true) {
-            null === $garden->climate => 'The file knows no climate.',
             null === $crop => \sprintf('There is no crop "%s". The book has %s.', $option('crop'), implode(', ', $book->keys())),
             '' !== $option('variety') && $option('variety') !== $crop->variety => \sprintf('The varieties in the book are %s.',
                 implode(', ', array_map(static fn (Crop $c): string => '"'.$c->variety.'"', $book->varietiesOf($crop->item())))),
@@ -72,14 +70,21 @@ final class ReadyCommand extends Command
                 ? 'sown in the bed; add --transplant' : 'raised in trays'),
             default => '',
         };
-        if ('' !== $problem || null === $garden->climate || null === $crop || null === $cover || null === $day) {
+        if ('' !== $problem || null === $crop || null === $cover || null === $day) {
             $this->file->complain($output, $problem);
 
             return Command::INVALID;
         }
-        $ripening = $garden->climate->timing($garden->place->latitude, $day)->of($crop, $cover);
-        $ripe = '' !== $option('sow') ? $ripening->forward($day->number, $method) : $ripening->latestFor($day->number, $method);
-        $warnings = $this->warnings($garden, $crop, $cover, $ripe, '' !== $option('ready') ? $day : null);
+        $rules = $garden->settings->rules;
+        $timing = $garden->climate->timing($garden->place->latitude, $day, $rules->odds, $rules->benches);
+        $ripening = $timing->of($crop, $cover);
+        $isForward = '' !== $option('sow');
+        $found = $isForward ? $ripening->whatever($day->number, $method) : $ripening->latestFor($day->number, $method);
+        $ripe = null !== $found && $found->isPossible() ? $found : null;
+        $this->sayer->speakFor(Formatter::forMachines($garden->settings->currency));
+        $warnings = $isForward
+            ? array_values(array_map($this->sayer->text(...), (new SowingRisks($crop, $method, $ripening, $timing))->of($day->number, $found)))
+            : self::warnings($ripe, $day);
         $told = self::told($crop, $method, $cover, $ripe);
         $output->writeln(json_encode([...$told, 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),
             OutputInterface::OUTPUT_RAW);
@@ -118,22 +123,16 @@ final class ReadyCommand extends Command
     }
 
     /** @return list<string> */
-    private function warnings(Garden $garden, Crop $crop, Cover $cover, ?Ripeness $ripe, ?Day $wanted): array
+    private static function warnings(?Ripeness $ripe, Day $wanted): array
     {
         if (null === $ripe) {
-            return [null === $wanted ? 'It does not come up, or is not ready within two years.'
-                : 'No sowing of the two years before is ready by this day.'];
-        }
-        $warnings = [];
-        if (null !== $wanted && $ripe->ready < $wanted->number) {
-            $warnings[] = \sprintf('No sowing hits the day exactly; this one is ready %d days before.', $wanted->number - $ripe->ready);
-        }
-        if (null !== $wanted && $ripe->lastGood < $wanted->number) {
-            $warnings[] = 'It does not hold until the wanted day.';
+            return ['No sowing of the two years before is ready by this day.'];
         }
 
-        $this->sayer->speakFor(Formatter::forMachines($garden->settings->currency));
-
-        return [...$warnings, ...array_map($this->sayer->text(...), FrostWarning::of($garden, $crop, $cover, $ripe))];
+        return [
+            ...($ripe->ready < $wanted->number ? [\sprintf('No sowing hits the day exactly; this one is ready %d days before.',
+                $wanted->number - $ripe->ready)] : []),
+            ...($ripe->lastGood < $wanted->number ? ['It does not hold until the wanted day.'] : []),
+        ];
     }
 }

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Climate;
+
+/** The nursery: a warm bench and a cool one. */
+final readonly class Benches
+{
+    public Bench $warm;
+    public Bench $cool;
+
+    public function __construct(?Bench $warm = null, ?Bench $cool = null)
+    {
+        $this->warm = $warm ?? Bench::warm();
+        $this->cool = $cool ?? Bench::cool();
+    }
+}
