@@ -28,7 +28,8 @@ final class Version20261127200000 extends AbstractMigration
         $this->addSql('ALTER TABLE planting ADD COLUMN harvest CLOB DEFAULT NULL');
         $rows = $this->connection->fetchAllAssociative('SELECT c.id, c.months, g.latitude FROM climate c JOIN garden g ON g.garden_id = c.garden_id WHERE c.months IS NOT NULL');
         foreach ($rows as $row) {
-            $climate = self::reckoned((string) $row['months'], (float) $row['latitude']);
+            $climate = \is_string($row['months']) && is_numeric($row['latitude'])
+                ? self::reckoned($row['months'], (float) $row['latitude']) : null;
             if (null !== $climate) {
                 $this->addSql('UPDATE climate SET normals = ?, frost = ? WHERE id = ?', [
                     json_encode($climate->climate->values(), \JSON_THROW_ON_ERROR),
@@ -49,13 +50,12 @@ final class Version20261127200000 extends AbstractMigration
     /** Null: what is stored is no year, and stays as it is. */
     private static function reckoned(string $months, float $latitude): ?PlaceClimate
     {
-        $lines = json_decode($months, true);
-        if (!\is_array($lines) || !isset($lines['min'], $lines['max'])) {
-            return null;
-        }
+        $stored = json_decode($months, true);
+        $line = static fn (string $what): array => \is_array($stored) && \is_array($stored[$what] ?? null)
+            ? array_map(static fn (mixed $value): float => is_numeric($value) ? (float) $value : 0.0, array_values($stored[$what])) : [];
         try {
-            return PlaceClimate::fromMonths(MonthlyMeans::of(array_map(floatval(...), $lines['min']), array_map(floatval(...), $lines['max']),
-                [] === ($lines['rain'] ?? []) ? null : array_map(floatval(...), $lines['rain'])), $latitude);
+            return PlaceClimate::fromMonths(MonthlyMeans::of($line('min'), $line('max'), [] === $line('rain') ? null : $line('rain')),
+                $latitude);
         } catch (InvalidClimate) {
             return null;
         }

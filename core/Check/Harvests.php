@@ -25,7 +25,7 @@ final class Harvests
         [$ready, $clear] = [$planting->day('ready') ?? 0, $planting->day('clear') ?? 0];
 
         return Pattern::Once === $crop->pattern || Pattern::DigAsNeeded === $crop->pattern ? self::stock($planting, $crop, $units,
-            $ready, $clear) : self::pickings($crop, $units, $ready, $clear);
+            $ready, $clear) : self::pickings($planting, $crop, $units, $ready, $clear);
     }
 
     /** @return list<array{from: int, to: int, units: float}> */
@@ -43,10 +43,13 @@ final class Harvests
     }
 
     /** @return list<array{from: int, to: int, units: float}> */
-    private static function pickings(Crop $crop, float $units, int $ready, int $clear): array
+    private static function pickings(Sheet $planting, Crop $crop, float $units, int $ready, int $clear): array
     {
         $shares = Pattern::Cuts === $crop->pattern ? self::cuts($crop->rhythm) : self::climbAndFall($crop->rhythm);
         $whole = array_sum($shares);
+        if ($planting->has('harvest')) {
+            [$shares, $whole] = [self::told($planting), 1.0];
+        }
         $sum = $before = 0.0;
         $lots = [];
         foreach (self::firsts($crop, $ready, $clear) as $first) {
@@ -75,6 +78,19 @@ final class Harvests
         $years = array_map(static fn (int $year): int => $from->in($year)->number, range(Day::of($ready)->year(), Day::of($clear)->year()));
 
         return array_values(array_filter($years, static fn (int $day): bool => $day >= $ready && $day <= $clear));
+    }
+
+    /** @return array<int, float> share of the yield by days after ready, as the plan has it */
+    private static function told(Sheet $planting): array
+    {
+        $shares = [];
+        foreach ($planting->lists('harvest') as [$after, $share]) {
+            if (is_numeric($after) && is_numeric($share)) {
+                $shares[(int) $after] = (float) $share;
+            }
+        }
+
+        return $shares;
     }
 
     /** @return array<int, float> */

@@ -86,4 +86,21 @@ final readonly class Sheet
 
         return $numbers;
     }
+
+    /** @return list<float> */
+    public function floats(string $field): array
+    {
+        $list = $this->values[$field] ?? null;
+
+        return array_map(static fn (mixed $value): float => is_numeric($value) ? (float) $value : 0.0, \is_array($list)
+            ? array_values($list) : []);
+    }
+
+    /** @return list<list<mixed>> */
+    public function lists(string $field): array
+    {
+        $list = $this->values[$field] ?? null;
+
+        return array_values(array_map(array_values(...), array_filter(\is_array($list) ? $list : [], is_array(...))));
+    }
 }

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Check;
 
+use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\MonthDay;
 
 /** Whether a newly drawn planting can be grown so: crop, method, recipe and every date by the crop book. */
 final readonly class TimingRules
 {
     /** An unheated tunnel keeps tender crops so many days beyond the first frost (the planner's stated default). */
-    private const TUNNEL_FROST_DAYS = 28;
     /** Heat and light make days up to so much shorter (or, in the nursery, longer) than the catalogue's. */
     private const SLACK = 2.0;
     private const WET_RESERVE = 14;
@@ -25,11 +24,24 @@ final readonly class TimingRules
     private const COLD_HOLD = 5;
     private const PICKED_UNITS_TOLERANCE = 0.0001;
 
+    /** Share of years that may go wrong, as the garden file names it. */
+    private const ODDS = ['one-year-in-five' => 0.2, 'every-second-year' => 0.5];
+    private const ONE_IN_TEN = 0.1;
+    /** The checker's own sums and the planner's may lie so far apart: days, degrees C, odds. */
+    private const DAYS_APART = 3;
+    private const HARDLY_GROWN = 1.5;
+    private const DEGREES_APART = 0.6;
+    private const ODDS_APART = 0.05;
+    /** A harvest ends when it is as likely as not that it froze; a little over is the days' grain. */
+    private const MOST_ODDS = 0.6;
+
     private int $today;
+    private OwnSums $own;
 
     public function __construct(private Sheet $garden, private CropBook $book, private RecipeBook $recipes)
     {
         $this->today = $garden->day('today') ?? 0;
+        $this->own = new OwnSums($garden);
     }
 
     /** @return list<Fault> */
@@ -72,24 +84,27 @@ final readonly class TimingRules
         [$leastLead, $mostLead] = $this->lead($planting, Day::of($days['ground']), $isTimed);
         $lead = $days['ground'] - $days['bed_start'];
         $recipes = $this->recipes($planting, $crop);
+        $place = PlaceType::tryFrom($planting->text('place'));
+        $own = $place instanceof PlaceType && $this->isCounted($crop) ? $this->own->ready($crop, $sown, $place, $days['ground']) : null;
         $ready = $days['ground'] + $catalogue + ($stock ? intdiv($crop->timing->spread, 2) : 0);
         $last = $days['ready'] + ($stock ? $crop->timing->hold * ($isTimed ? self::COLD_HOLD : 1) : $this->lastPicking($crop));
-        $window = $crop->sowing[$planting->text('place')] ?? null;
-        $window = $this->garden->part('place')->number('latitude') < 0 ? $window?->mirrored() : $window;
+        if (!$stock && $isTimed && $place instanceof PlaceType) {
+            $last = ($this->own->after($crop, $place, $days['ready'], (float) $this->lastPicking($crop)) ?? \PHP_INT_MAX - 9) + self::DAYS_APART;
+        }
         $rules = [
             ...$this->inTheCalendar($days),
-            [FaultKind::OutOfSeason, null !== $window && $window->contains(Day::of($days['ground'])),
-                'The crop does not go into the ground there at that time of the year.'],
+            [FaultKind::OutOfSeason, $place instanceof PlaceType && $this->isItsSeason($crop, $place, $days, $sown, $own),
+                'The place does not let the crop go into the ground at that time of the year.'],
             [FaultKind::WrongNursery, abs($days['ground'] - $days['sow'] - $nursery) <= $nursery * ($slack - 1),
                 \sprintf('%d days in the nursery, the crop takes %d.', $days['ground'] - $days['sow'], $nursery)],
             [FaultKind::WrongRecipe, \in_array($planting->text('recipe'), $recipes, true), \sprintf('The bed is to be made by "%s".',
                 implode('" or "', $recipes))],
             [FaultKind::BedNotReady, $lead >= $leastLead && $lead <= $mostLead,
                 \sprintf('The recipe takes %d days then, the bed is taken %d days before.', $leastLead, $lead)],
-            [FaultKind::WrongReady, $isTimed ? $days['ready'] - $days['ground'] >= ($ready - $days['ground']) / $slack
-                    : $days['ready'] === $ready, \sprintf('Ready on %s by the crop book.', Day::of($ready)->iso())],
+            [FaultKind::WrongReady, $isTimed ? $this->isReadyThen($crop, $place, $days, $ready, $own) : $days['ready'] === $ready,
+                \sprintf('Ready on %s by the crop book.', Day::of($isTimed ? $own ?? $ready : $ready)->iso())],
             [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
-            [FaultKind::Frosted, $days['clear'] <= $this->frostEnd($crop, $planting->text('place'), $days['ground']),
+            [FaultKind::Frosted, !$place instanceof PlaceType || $this->lives($crop, $place, $days),
                     'Frost usually ends it before.'],
             [FaultKind::WrongYield, self::isItsYield($planting->number('per_metre'), $crop, $isTimed),
                 \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],
@@ -202,15 +217,51 @@ final readonly class TimingRules
         return $isSmaller || abs($perMetre - $book) < self::PICKED_UNITS_TOLERANCE;
     }
 
-    private function frostEnd(Crop $crop, string $place, int $ground): int
+    /** What its own sums are counted for: not bulbs, nor what follows the year. */
+    private function isCounted(Crop $crop): bool
     {
-        if (!$crop->tender || 'heated' === $place) {
-            return \PHP_INT_MAX;
-        }
-        $frost = MonthDay::parse($this->garden->part('place')->text('first_frost'));
-        $year = Day::of($ground)->year();
-        $day = $frost->in($year)->number < $ground ? $frost->in($year + 1)->number : $frost->in($year)->number;
+        return !$crop->growth->anchored && null === $crop->growth->bulbHours;
+    }
 
-        return $day - 1 + ('tunnel' === $place ? self::TUNNEL_FROST_DAYS : 0);
+    /**
+     * Within some days, or, in the dark of the year, within what hardly grows.
+     *
+     * @param array{sow: int, ground: int, bed_start: int, ready: int, clear: int} $days
+     */
+    private function isReadyThen(Crop $crop, ?PlaceType $place, array $days, int $catalogue, ?int $own): bool
+    {
+        if (null === $own || null === $place) {
+            return $days['ready'] - $days['ground'] >= ($catalogue - $days['ground']) / self::SLACK;
+        }
+
+        return abs($days['ready'] - $own) <= self::DAYS_APART
+            || $this->own->grown($crop, $place, min($own, $days['ready']), max($own, $days['ready'])) <= self::HARDLY_GROWN;
+    }
+
+    /**
+     * The soil is as warm as it wants, it gets ready, and it is not likelier to freeze before than the garden bears.
+     *
+     * @param array{sow: int, ground: int, bed_start: int, ready: int, clear: int} $days
+     */
+    private function isItsSeason(Crop $crop, PlaceType $place, array $days, bool $sown, ?int $own): bool
+    {
+        $soil = $this->own->soil($place, $days['ground']);
+        $odds = self::ODDS[$this->garden->part('settings')->part('plan_rules')->text('odds')] ?? self::ONE_IN_TEN;
+        $up = $this->own->up($crop, $sown, $place, $days['ground']) ?? $days['ground'];
+
+        return $soil >= $crop->limits->soilLeast - self::DEGREES_APART && $soil <= $crop->limits->soilMost + self::DEGREES_APART
+            && (!$this->isCounted($crop) || null !== $own)
+            && ($crop->limits->cold->comesAgain || null !== $crop->limits->cold->youngKill
+                || $this->own->killed($crop, $place, $up, $own ?? $days['ready']) <= $odds + self::ODDS_APART);
+    }
+
+    /**
+     * It is not as good as certain that frost has killed it before its bed is cleared.
+     *
+     * @param array{sow: int, ground: int, bed_start: int, ready: int, clear: int} $days
+     */
+    private function lives(Crop $crop, PlaceType $place, array $days): bool
+    {
+        return !$crop->tender || $this->own->killed($crop, $place, $days['ready'], $days['clear']) <= self::MOST_ODDS;
     }
 }

@@ -7,6 +7,9 @@ namespace JollyFurrow\Hand;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Beds\Ground;
 use JollyFurrow\Beds\Stay;
+use JollyFurrow\Climate\Cover;
+use JollyFurrow\Climate\CoverCalendar;
+use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
@@ -17,6 +20,7 @@ use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidate;
 use JollyFurrow\Ways\Candidates;
@@ -104,7 +108,17 @@ final readonly class FreeBed
         $start = $candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground));
         $stay = Stay::ofCandidate($crop, $candidate, $start, min($candidate->lastField, $until->number));
 
-        return $this->ground->mayStand($bed, $stay) && null === $this->ground->tooNearInFlower($crop, $candidate->ready);
+        return $this->ground->mayStand($bed, $stay) && null === $this->ground->tooNearInFlower($crop, $candidate->ready)
+            && $this->standsUnder($bed, $crop, $candidate);
+    }
+
+    /** Nor do the covers over the bed make it come to nothing. */
+    private function standsUnder(Bed $bed, Crop $crop, Candidate $candidate): bool
+    {
+        $over = array_values(array_filter($this->garden->protections, static fn (Protection $p): bool => $p->bed === $bed->name));
+
+        return [] === $over || null === (new Here($this->garden))->never($crop, $candidate->method, $bed->place, Day::of($candidate->sow),
+            Day::of($candidate->ground), CoverCalendar::with(Cover::usualOf($bed->place), $over));
     }
 
     /** The crop's own preparation where there is time for it, else the one for a hurry; null: no time for either. */

@@ -85,6 +85,9 @@ final readonly class GreenManure
             $end = $plant->plus(-Residue::restDays(self::tonnes($crop, $bed, $share), $plant, $garden->place->latitude));
             $end = $full->isBefore($end) ? $full : $end;
             $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
+            $rest = Residue::restDays(self::tonnes($crop, $bed, $share), $plant, $garden->place->latitude);
+            $end = $plant->since($end) < $rest ? $plant->plus(-$rest) : $end;
+            $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
             if ($share >= self::LEAST_SHARE && $ground->mayStand($bed, Stay::ofGreenManure($crop, $sow, $end))) {
                 $found[] = self::of($garden, $bed, $length, $crop, $sow, $end, $plant, $share);
             }

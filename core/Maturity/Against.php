@@ -25,6 +25,8 @@ enum Against: string implements Code
     case SeedMayRot = 'seed-may-rot';
     /** Values: odds, ready. */
     case Frost = 'frost';
+    /** Values: ready. */
+    case FrostFirst = 'frost-first';
     /** Values: ready, mean. */
     case TooCool = 'too-cool';
     /** Values: day. */
@@ -55,7 +57,7 @@ enum Against: string implements Code
     {
         return match ($this) {
             self::ColdSoil, self::SeedMayRot => Risk::ColdSoil,
-            self::Frost, self::TooCool => Risk::Frost,
+            self::Frost, self::FrostFirst, self::TooCool => Risk::Frost,
             self::BoltsFromCold, self::BoltsFromLongDays => Risk::Bolting,
             self::TooHot, self::HotDays, self::HotSoil, self::FewGerminate, self::MoreSeed, self::FewPickings => Risk::Heat,
             self::NotReadyInTime, self::StandsStill => Risk::LittleLight,
@@ -70,7 +72,7 @@ enum Against: string implements Code
     public function isCertain(): bool
     {
         return match ($this) {
-            self::NotReadyInTime, self::SeedMayRot, self::FewGerminate, self::BoltsFromCold, self::BoltsFromLongDays, self::TooCool,
+            self::NotReadyInTime, self::SeedMayRot, self::FewGerminate, self::BoltsFromCold, self::BoltsFromLongDays, self::TooCool, self::FrostFirst,
             self::DaysTooShort, self::NoChill, self::NoPlaceForIt, self::NotDoneSo => true,
             default => false,
         };

@@ -15,7 +15,8 @@ use JollyFurrow\Time\YearWindow;
 /**
  * Harvest of a crop that follows the year and not the count of days: garlic, perennials, overwintered types. The book's
  * harvest window is the one of a reference place; here it comes when as much warmth has passed since midwinter as there
- * by then, moved by a few days for each week of planting (own model). Without a winter it never comes.
+ * by then, or, for what stands in leaf all winter, as much growth; moved by a few days for each week of planting (own
+ * model). Without a winter it never comes.
  */
 final class Anchor
 {
@@ -28,15 +29,18 @@ final class Anchor
     /** Growth there from so many days before midwinter until then, in days of the reference: what size a plant goes into winter with. */
     private const GROWN_AT_REFERENCE = [[0, 0.0], [15, 0.7], [30, 2.0], [45, 4.9], [60, 11.0], [75, 20.5], [90, 32.3], [105, 45.7],
         [120, 60.3], [135, 75.2], [150, 90.2], [165, 105.1], [180, 119.9], [195, 134.5]];
+    /** Growth there from midwinter to so many days after, in days of the reference. */
+    private const GROWS_AT_REFERENCE = [[0, 0.0], [15, 0.5], [30, 1.1], [45, 2.0], [60, 3.4], [75, 6.1], [90, 10.7], [105, 17.0],
+        [120, 25.2], [135, 35.5], [150, 47.9], [165, 61.5], [180, 75.9], [195, 90.7], [210, 105.6], [225, 120.6]];
     /** As much more or less than the book's window gives there still does. */
     private const SIZE_GIVES_WAY = 0.2;
     /** Days of the year on which the reference place has its shortest day. */
     private const MIDWINTER = 355;
     private const YEAR = 365;
     private const MOST_WEEKS = 10.0;
-    /** Cloves are planted in days shorter than this, hours. */
-    private const SHORT_DAY = 12.0;
-    /** @var list<float>|null degree days, summed up */
+    /** Cloves are planted from about the day that is as long as the night, hours. */
+    private const SHORT_DAY = 12.3;
+    /** @var list<float>|null degree days, or days of growth, summed up */
     private ?array $warmth = null;
 
     public function __construct(private readonly Crop $crop, private readonly LocalTiming $timing, private readonly CoverCalendar $cover)
@@ -95,7 +99,7 @@ final class Anchor
     private function isOfSize(int $ground): bool
     {
         $window = $this->bookWindow();
-        if (null === $window || $this->crop->rhythm->yearsToFirst > 0 || !$this->crop->habits->stock->isSeed()) {
+        if (null === $window || !$this->isInLeaf()) {
             return true;
         }
         $first = $this->timing->weather->first;
@@ -132,15 +136,24 @@ final class Anchor
         return $this->timing->sun->midwinterFrom($ground) + self::YEAR * (max(1, $this->crop->rhythm->yearsToFirst) - 1);
     }
 
-    /** Degree days from midwinter to a day of the year at the reference place. */
+    /** Seed-grown, it stands in leaf: light counts beside warmth. */
+    private function isInLeaf(): bool
+    {
+        return $this->crop->habits->stock->isSeed() && 0 === $this->crop->rhythm->yearsToFirst;
+    }
+
+    /** Degree days, or days of growth, from midwinter to a day of the year at the reference place. */
     private function wanted(int $dayOfYear): float
     {
-        return self::read(self::AT_REFERENCE, ($dayOfYear - self::MIDWINTER + self::YEAR) % self::YEAR);
+        return self::read($this->isInLeaf() ? self::GROWS_AT_REFERENCE : self::AT_REFERENCE, ($dayOfYear - self::MIDWINTER + self::YEAR) % self::YEAR);
     }
 
     /** @return list<float> */
     private function warmth(): array
     {
+        if ($this->isInLeaf()) {
+            return $this->warmth ??= $this->timing->development($this->crop->growth, $this->cover);
+        }
         if (null === $this->warmth) {
             $this->warmth = [0.0];
             $sum = 0.0;

@@ -23,6 +23,8 @@ final class Hazards
 {
     /** A harvest ends when it is as likely as not that frost has spoiled it: minus the logarithm of a half. */
     private const EVEN_ODDS = 0.6931;
+    /** Odds of frost that leave nothing to hope for. */
+    private const CERTAIN = 0.9;
     /** Tubers show their tops after this share of their days. */
     private const TOPS_UP = 0.2;
     /** Tender seed that is not up by then has rotted, days (common practice, no source). */
@@ -86,6 +88,7 @@ final class Hazards
     {
         [$ends, $endedBy] = $this->ends($course);
         $aged = GrowthSums::reached($this->ageing(), $this->first, $course->ready, (float) $this->harvestLasts()) ?? $course->ready;
+        $aged = $this->crop->pattern->isStock() ? max($aged, $course->until ?? 0) : $aged;
         $last = max(min($aged, $ends), min($course->ready, $ends));
         $first = $this->firstFit($course);
         $frozen = $this->frozen($course);
@@ -137,10 +140,11 @@ final class Hazards
             null !== $bulb && $bulb->bolts => Message::of(Against::BoltsFromCold, day: Day::of($bulb->begins)),
             EndedBy::Bolting === $endedBy && $ends <= $course->ready => Message::of(null === $this->limits->longDays
                 ? Against::BoltsFromCold : Against::BoltsFromLongDays, day: Day::of($ends)),
-            $frozen > $this->timing->odds => Message::of(Against::Frost, odds: Quantity::of($frozen, Unit::Share),
-                ready: Day::of($course->ready)),
             EndedBy::Cool === $endedBy && $ends <= $course->ready => Message::of(Against::TooCool, ready: Day::of($course->ready),
                 mean: self::degrees($this->limits->cool ?? 0.0)),
+            $frozen > self::CERTAIN => Message::of(Against::FrostFirst, ready: Day::of($course->ready)),
+            $frozen > $this->timing->odds => Message::of(Against::Frost, odds: Quantity::of($frozen, Unit::Share),
+                ready: Day::of($course->ready)),
             null !== $this->limits->heat?->pause && $this->isPausedAllTime($course->ready, $ends) => Message::of(Against::TooHot),
             default => null,
         };
@@ -209,8 +213,9 @@ final class Hazards
         if (null === $cool) {
             return null;
         }
-        $weeks = $this->timing->twoWeeks($this->cover->base);
-        for ($i = $course->stage + self::STOOD - $this->first, $last = \count($weeks); $i > 0 && $i < $last; ++$i) {
+        $days = $this->timing->weather->days();
+        for ($i = max(1, $course->stage + self::STOOD - $this->first); $i < $days; ++$i) {
+            $weeks = $this->timing->twoWeeks($this->cover->at($this->first + $i));
             if ($weeks[$i] < $cool && $weeks[$i] < $weeks[$i - 1]) {
                 return $this->first + $i;
             }

@@ -135,7 +135,7 @@ final class Ripening
         $ready = null === $fit || null !== $this->anchor ? $fit : $this->after($fit, (float) $spread);
 
         return null === $fit || null === $ready ? null : $this->hazards->ripeness(new Course($sow, $emerges, $ground, $stage, $toCome,
-            $fit, $ready), $bulb, $never ?? $this->anchor?->against($ground));
+            $fit, $ready, $this->anchor?->ends($ground)), $bulb, $never ?? $this->anchor?->against($ground));
     }
 
     /** Reference days from the day it stands in the ground (sown: from emergence) to the first harvest. */

@@ -41,7 +41,7 @@ final class ConflictsTest extends TestCase
         yield 'another place type' => [$on('A1', 0, 5_000)->but(place: PlaceType::Tunnel), [Rule::WrongPlace]];
         yield 'taken' => [$on('A2', 9_000, 12_000), [Rule::GroundTaken]];
         yield 'half the width each' => [$on('A1', 0, 5_000)->but(pieces: [Stretch::of('A2', 12_000, 14_000, 0.5)]), []];
-        yield 'out of season' => [LittleGarden::radish('2026-10-20', 'A1'), [Rule::OutOfSeason]];
+        yield 'comes to nothing' => [LittleGarden::radish('2026-10-20', 'A1'), [Rule::ComesToNothing]];
         yield 'no stand left' => [$on('A1', 0, 5_000)->but(stand: 0.0), [Rule::FrostFirst]];
     }
 

@@ -39,7 +39,7 @@ final class BookSheetTest extends TestCase
         yield 'a table out of order' => [[['radish', 'emergence', '20:4 10:11']], 2, 'degrees rising'];
         yield 'no spacing' => [[['radish', 'spacing_hoe', '45 cm']], 2, 'rows x cm'];
         yield 'a range that falls' => [[['radish', 'ph', '7.0..6.0']], 2, 'rising'];
-        yield 'no such stage' => [[['radish', 'frost_damage', 'asleep:-3']], 2, 'seedling, grown, flower, harvest'];
+        yield 'no degrees by day and night' => [[['radish', 'hot', '29']], 2, 'such as 31.5/23.5'];
         yield 'no such recipe' => [[['radish', 'recipe', 'magic']], 2, 'is no preparation recipe'];
         yield 'temperatures out of order' => [[['radish', 't_best', '3']], 2, 'a number from'];
         yield 'a crop nobody knows' => [[['moonfruit', 'rows', '3']], 2, 'not in the book'];
@@ -54,7 +54,7 @@ final class BookSheetTest extends TestCase
         yield 'a new crop half said' => [[['own-moon', 'name', 'Moonfruit'], ['own-moon', 'days_sown', '60'],
             ['own-moon', 'nursery_days', '0'], ['own-moon', 'ground_field', '05-01..06-01'], ['own-moon', 'maturity', 'developing']], 2,
             'is missing'];
-        yield 'bolting without its number' => [[['scallion', 'bolts', 'heat']], 2, '"bolt_heat_c" is missing'];
+        yield 'long days without their sum' => [[['scallion', 'long_days', '12 4 1 14 8 1.3']], 2, '"long_days_sum" is missing'];
         yield 'what is emptied but needed' => [[['radish', 'rows', '']], 2, '"rows" is missing'];
         yield 'no place left' => [[['corn', 'ground_field', '']], 2, 'a window for at least one place'];
     }

@@ -22,7 +22,6 @@ use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
-use JollyFurrow\Season\FrostWarning;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
@@ -104,34 +103,34 @@ final class EyeTest extends TestCase
         $garden = self::garden('2026-03-01', []);
         $corn = Book::crops()->get('corn');
         $ripening = $garden->timing()?->of($corn, Cover::None);
-        $warned = static fn (string $sow): array => null === ($ripe = $ripening?->forward(Day::parse($sow)->number, Method::Sown))
-            ? ['never'] : array_map(Said::of(...), FrostWarning::of($garden, $corn, Cover::None, $ripe));
+        $odds = static fn (string $sow): float => $ripening?->whatever(Day::parse($sow)->number, Method::Sown)->frozen ?? 1.0;
 
-        self::assertStringEndsWith('odds=one-year-in-ten', $warned('2026-05-02')[0]);
-        self::assertStringEndsWith('odds=every-second-year', $warned('2026-04-12')[0]);
-        self::assertSame([], $warned('2026-05-20'));
-        self::assertSame(['never'], $warned('2026-08-20'), 'frost would end it');
+        self::assertGreaterThan(0.5, $odds('2026-08-20'), 'frost would end it');
+        self::assertLessThan(0.1, $odds('2026-05-20'));
+        self::assertGreaterThan($odds('2026-05-20'), $odds('2026-04-20'));
+        self::assertNull($ripening?->forward(Day::parse('2026-08-20')->number, Method::Sown));
+        self::assertSame('too-cool', explode(' ', Said::of($ripening?->whatever(Day::parse('2026-07-20')->number, Method::Sown)?->never))[0]);
     }
 
     /** The same odds stand in a dry run when such a planting is moved by hand; it stays possible. */
     public function testAPlantingMovedBeforeTheLastFrostIsToldSo(): void
     {
-        $sow = Day::parse('2026-05-15');
+        $sow = Day::parse('2026-05-30');
         $squash = new Planting('squash-summer@2026-05-15#1', 'squash-summer', Method::Sown, PlaceType::Field, 'compost-mulch', $sow,
             $sow, $sow->plus(-5), $sow->plus(60), $sow->plus(100), 10.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)],
             Standing::Planned, false);
-        $early = $squash->but(dates: $squash->dates()->later(-10));
-        $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-04-01', [$p]), [$p->key]),
-            static fn (Conflict $c): bool => \JollyFurrow\Beds\Rule::FrostFirst === $c->rule));
+        $early = $squash->but(dates: $squash->dates()->later(-20));
+        $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-03-01', [$p]), [$p->key]),
+            static fn (Conflict $c): bool => \in_array($c->rule, [\JollyFurrow\Beds\Rule::OutOfSeason, \JollyFurrow\Beds\Rule::ComesToNothing], true)));
         $corn = static fn (string $day): Planting => new Planting('corn@'.$day.'#1', 'corn', Method::Sown, PlaceType::Field,
             'compost-mulch', Day::parse($day), Day::parse($day), Day::parse($day), Day::parse('2026-10-20'), Day::parse('2026-10-25'),
             9.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
 
         self::assertSame([], $frost($squash));
-        self::assertSame([], $frost($early), 'out of its season: that is told instead');
-        self::assertMatchesRegularExpression('/^ready-after-frost day=2026-\d\d-\d\d odds=one-year-in-ten$/',
-            Said::of($frost($corn('2026-06-20'))[0]->message));
-        self::assertFalse($frost($corn('2026-06-20'))[0]->isHard());
+        self::assertStringContainsString('cold-soil', Said::of($frost($early)[0]->message));
+        self::assertFalse($frost($early)[0]->isHard(), 'a grower may take that risk');
+        self::assertStringContainsString('too-cool', Said::of($frost($corn('2026-07-10'))[0]->message));
+        self::assertTrue($frost($corn('2026-07-10'))[0]->isHard(), 'it would come to nothing');
     }
 
     /** Sown on 1 March in the tunnel: the working's days add up, and it says what the cover gave. */
@@ -141,7 +140,7 @@ final class EyeTest extends TestCase
         $crop = Book::crops()->get('lettuce-leaf');
         $timing = $garden->timing();
         self::assertNotNull($timing);
-        $ripe = $timing->of($crop, Cover::Tunnel)->forward(Day::parse('2026-03-01')->number, Method::Sown);
+        $ripe = $timing->of($crop, Cover::Tunnel)->whatever(Day::parse('2026-03-01')->number, Method::Sown);
         self::assertNotNull($ripe);
         $working = ReadyWorking::of($crop, Method::Sown, $timing, Cover::Tunnel, $ripe);
         $inputs = [];

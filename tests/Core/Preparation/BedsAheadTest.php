@@ -29,6 +29,7 @@ use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Recipe\Step;
 use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\EightPlaces;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
 use JollyFurrow\Time\Day;
@@ -201,7 +202,10 @@ final class BedsAheadTest extends TestCase
         self::assertSame(['compost-mulch', '2026-05-15', '2026-05-20'], [$late->quicker?->recipe, $late->quicker?->bedStart->iso(),
             $late->quicker?->ground->iso()]);
         self::assertEqualsWithDelta((6.0 - 2.0) * 10 / 100, $late->hours, 1e-9);
-        self::assertSame(['2026-05-26', '2026-05-12'], [$late->later?->ground->iso(), $late->later?->bedStart->iso()]);
+        self::assertNull($late->later, 'the soil is a guess here, and too cold on that day');
+        $warm = self::warm(LittleGarden::on('2026-05-12', [$corn]));
+        self::assertSame(['2026-05-26', '2026-05-12'], [LateBed::all($warm, Book::crops(), self::recipes())[0]->later?->ground->iso(),
+            LateBed::all($warm, Book::crops(), self::recipes())[0]->later?->bedStart->iso()]);
         self::assertSame([], LateBed::all(self::noted($garden, new FieldNote($corn->key, Happening::Begun, Day::parse('2026-05-07'),
             null, null, null, '', null)), Book::crops(), self::recipes()));
         self::assertSame([], LateBed::all(LittleGarden::on('2026-05-06', [$corn]), Book::crops(), self::recipes()));
@@ -226,6 +230,13 @@ final class BedsAheadTest extends TestCase
         self::assertSame([], RainQuestion::of($garden, self::recipes(), Day::parse('2026-06-20'), 10));
         self::assertSame([], RainQuestion::of(LittleGarden::timed('2026-05-04', [LittleGarden::radish('2026-05-20')]), self::recipes(),
             $harrow, 30), 'no step of it wants dry soil');
+    }
+
+    /** By catalogue days, where the summers are those of the lowland. */
+    private static function warm(Garden $g): Garden
+    {
+        return new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], $g->outlets, $g->products,
+            $g->promises, $g->plantings, [], EightPlaces::climate('39N')->timed(false));
     }
 
     private static function noted(Garden $g, FieldNote $note): Garden

@@ -49,9 +49,17 @@ final class LittleGarden
 
     /**
      * The same with the demo garden's climate, dated by heat and light.
-     *
-     * @param list<Planting> $plantings
      */
+    /** The same at one of the eight places. */
+    public static function at(string $name, string $today): Garden
+    {
+        $g = self::on($today);
+        $place = new Place($name, EightPlaces::all()[$name]['latitude'], 100, $g->place->lastFrost, $g->place->firstFrost);
+
+        return new Garden($g->name, $g->today, $place, $g->settings, $g->blocks, $g->beds, [], $g->outlets, $g->products, $g->promises, [],
+            [], EightPlaces::climate($name));
+    }
+
     public static function timed(string $today, array $plantings = []): Garden
     {
         $g = self::on($today, $plantings);

@@ -35,7 +35,14 @@ final class ShortageReasonsTest extends TestCase
 
     public function testNoPlaceTheCropTakes(): void
     {
-        self::assertSame([ShortageReason::NoPlace], self::reasons('tomato', '2026-08-05', 10, 4));
+        $garden = self::garden('corn', '2026-08-19', 10, 0);
+        $tunnel = new Bed('T1', 'A', 1, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), PlaceType::Tunnel);
+        $garden = new Garden('G', $garden->today, $garden->place, $garden->settings, ['A'], [$tunnel], [], $garden->outlets,
+            $garden->products, $garden->promises, []);
+        $plan = (new Planner(Book::crops(), Book::recipes()))->draw($garden);
+
+        self::assertSame([ShortageReason::NoPlace], array_map(static fn (Explained $e): ShortageReason => $e->reason,
+            (new Explainer(Book::crops(), Book::recipes()))->explain($garden, $plan)));
     }
 
     public function testNoBedIsFree(): void
