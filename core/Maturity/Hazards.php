@@ -31,6 +31,8 @@ final class Hazards
     private const ROTS_AFTER = 30;
     /** Roots are not lifted out of soil colder than this, degrees C. */
     private const LIFTED_ABOVE = 1.5;
+    /** What is cut again and again stands so many reference days beyond its last cut. */
+    private const AFTER_LAST_CUT = 6;
     /** Autumn's cool ends a warm crop, not the last cool days of spring it stood through. Days. */
     private const STOOD = 20;
     /** Without a window of its own heat is felt in this last share of its days. */
@@ -129,7 +131,7 @@ final class Hazards
 
         return match ($this->crop->pattern) {
             Pattern::Picking, Pattern::Perennial => $rhythm->lasts,
-            Pattern::Cuts => max($this->crop->timing->hold, ($rhythm->cuts - 1) * $rhythm->every),
+            Pattern::Cuts => max($this->crop->timing->hold, ($rhythm->cuts - 1) * $rhythm->every + self::AFTER_LAST_CUT),
             default => $this->crop->timing->hold,
         };
     }

@@ -27,6 +27,10 @@ final readonly class Candidates
     /** A perennial stands so many days after its first harvest, unless it is told otherwise (common practice, no source). */
     private const PERENNIAL_DAYS = 3650;
 
+    /** What keeps so many days in store is sown once in a fortnight at most: more often gains nothing (own choice). */
+    private const KEEPS_LONG = 60;
+    private const FORTNIGHT = 14;
+
     private Here $here;
     private PlantingCost $cost;
     private Leads $leads;
@@ -44,12 +48,16 @@ final readonly class Candidates
         if (\in_array($crop->pattern, [Pattern::Perennial, Pattern::GreenManure], true)) {
             return [];
         }
+        $isKept = $crop->pattern->isStock() && $crop->produce->stored && $crop->produce->keepingDays >= self::KEEPS_LONG;
+        $fortnight = null;
         $candidates = [];
         $places = array_filter($crop->places(), fn (PlaceType $place): bool => $this->garden->metresOf($place) > 0.0);
         for ($day = $from; $day->isBefore($until); $day = $day->plus(1)) {
-            if (!\in_array($day->weekday(), $this->garden->settings->sowingDays, true)) {
+            if (!\in_array($day->weekday(), $this->garden->settings->sowingDays, true)
+                || ($isKept && intdiv($day->number, self::FORTNIGHT) === $fortnight)) {
                 continue;
             }
+            $fortnight = intdiv($day->number, self::FORTNIGHT);
             foreach ($places as $place) {
                 foreach ($crop->methods() as $method) {
                     $candidates[] = $this->sownOn($crop, $day, $place, $method);

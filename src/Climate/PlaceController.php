@@ -20,6 +20,7 @@ use JollyFurrow\Climate\GuessedClimate;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\Nearness;
+use JollyFurrow\Climate\PastedMonths;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -51,25 +52,22 @@ final class PlaceController extends Page
     {
         $garden = $snapshot->of($visit->gardenId);
         $entry = new Entry($request->request->all());
-        $lines = ['min' => [], 'max' => [], 'rain' => []];
         $isFahrenheit = 'F' === $entry->oneOf('temperature', ['C', 'F']);
         $isInch = 'in' === $entry->oneOf('rain_in', ['mm', 'in']);
-        $table = self::typed($entry);
-        foreach (array_keys($lines) as $what) {
-            foreach (MonthlyMeans::MONTHS as $m => $month) {
-                $text = str_replace(',', '.', $table[$what][$m] ?? '');
-                if (!is_numeric($text)) {
-                    $entry->fault('pasted', \sprintf('%s has no %s yet. Twelve numbers in each of the three lines are needed.', $month,
-                        ['min' => 'minimum', 'max' => 'maximum', 'rain' => 'rain'][$what]));
-                    continue 2;
-                }
-                $lines[$what][] = 'rain' === $what ? (float) $text * ($isInch ? 25.4 : 1.0)
-                    : ($isFahrenheit ? round(((float) $text - 32) / 1.8, 2) : (float) $text);
+        $read = PastedMonths::read($entry->raw('pasted'));
+        foreach (['min' => 'minimum', 'max' => 'maximum', 'rain' => 'rain'] as $what => $words) {
+            $missing = MonthlyMeans::MONTHS[\count($read[$what])] ?? null;
+            if (null !== $missing && ('rain' !== $what || [] !== $read['rain'])) {
+                $entry->fault('pasted', \sprintf('%s has no %s yet. Twelve numbers in each of the three lines are needed; rain may be left out.',
+                    $missing, $words));
             }
         }
+        $celsius = static fn (float $t): float => $isFahrenheit ? round(($t - 32) / 1.8, 2) : $t;
+        $millimetres = static fn (float $depth): float => $depth * ($isInch ? 25.4 : 1.0);
         try {
             if ($entry->isGood()) {
-                $climate = PlaceClimate::fromMonths(MonthlyMeans::of($lines['min'], $lines['max'], $lines['rain']),
+                $climate = PlaceClimate::fromMonths(MonthlyMeans::of(array_map($celsius, $read['min']), array_map($celsius, $read['max']),
+                    [] === $read['rain'] ? null : array_map($millimetres, $read['rain'])),
                     $garden->place->latitude, $garden->climate->isTimedByIt || $garden->climate->isGuess());
                 $log->record($visit->gardenId, $visit->accountId, 'Climate from twelve monthly means', static fn () => $keeper->keep($visit->gardenId, $climate));
 
@@ -169,18 +167,6 @@ final class PlaceController extends Page
         $day = $garden->climate->frost->day(FrostGrade::Light, $which, 0.1, 2001, $garden->place->latitude < 0);
 
         return null === $day ? null : MonthDay::parse(\sprintf('%02d-%02d', $day->month(), $day->dayOfMonth()));
-    }
-
-    /** @return array<string, list<string>> three lines of twelve, typed in fields or pasted as a block */
-    private static function typed(Entry $entry): array
-    {
-        $rows = Cells::rows(Cells::decode($entry->raw('pasted')));
-        $rows = array_values(array_map(static fn (array $row): array => array_values(array_filter($row, static fn (string $c): bool => is_numeric(str_replace(',', '.', $c)))), $rows));
-        if (12 === \count($rows) && 3 === \count($rows[0])) {
-            $rows = array_map(static fn (int $i): array => array_column($rows, $i), [0, 1, 2]);
-        }
-
-        return ['min' => $rows[0] ?? [], 'max' => $rows[1] ?? [], 'rain' => $rows[2] ?? []];
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, Entry $entry, ?RecordReader $reader = null): Response

@@ -18,6 +18,8 @@ use JollyFurrow\Measure\Units;
 use JollyFurrow\Season\SowingWindows;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\YearWindow;
+use JollyFurrow\Working\From;
+use JollyFurrow\Working\Source;
 
 /** The values of a crop in a grower's words, each with its source. */
 final class CropFacts
@@ -31,7 +33,7 @@ final class CropFacts
             'Spacing and stock' => $this->stand($crop, $units), 'Place and neighbours' => [...$this->place($crop, $garden),
             ...$this->neighbours($crop, $units)]];
 
-        return array_map(static fn (array $facts): array => array_map(static fn (Fact $f): Fact => $f->from($crop->source($f->name)),
+        return array_map(static fn (array $facts): array => array_map(static fn (Fact $f): Fact => $f->from($crop->sources[$f->name] ?? Source::model(From::WarmthAndLight)),
             $facts), $groups);
     }
 

@@ -17,6 +17,7 @@ use App\Codec\TemperFile;
 use App\Codec\UnusableFile;
 use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
+use JollyFurrow\Book\OldValues;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
@@ -125,6 +126,7 @@ final readonly class GardenReader
         $own = array_map(static fn (Node $node): OwnValue => new OwnValue($node->key('crop'), $node->text('value', 40),
             $node->text('is', 400, '/^/u'), $node->text('note', 400, '/^/u')), $root->has('own_values') ? $root->objects('own_values',
                 20_000) : []);
+        $own = OldValues::told(array_values($own));
         usort($own, static fn (OwnValue $a, OwnValue $b): int => [$a->crop, $a->name] <=> [$b->crop, $b->name]);
 
         return $own;

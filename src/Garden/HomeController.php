@@ -15,6 +15,7 @@ use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\MonthDay;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -51,7 +52,7 @@ final class HomeController extends Page
         }
         $frost = $latitude < 0 ? ['10-20', '04-20'] : ['05-10', '10-10'];
         $garden = new Garden($name, $today->day(), new Place($name, $latitude, 0, MonthDay::parse($frost[0]),
-            MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], []);
+            MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], [], [], PlaceClimate::guessed($latitude, 0)->timed(true));
         $id = $keeper->begin($garden, $account->id, 'Garden begun');
 
         return $this->seeOther('standing', ['garden' => $id]);

@@ -44,6 +44,10 @@ final class SmallGarden
                 ['key' => 'corn', 'name' => 'Corn', 'unit' => 'ear', 'price_cents' => 110, 'parts' => [['item' => 'corn', 'units' => 1.0]]],
             ],
             'promises' => $promises,
+            'climate' => ['timed_by' => 'catalogue-days', 'months' => [
+                'min_c' => [-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8],
+                'max_c' => [3.2, 5.0, 10.3, 15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0],
+                'rain_mm' => [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]], 'readings' => []],
             'plantings' => [[
                 'key' => 'leek@2025-04-22#1', 'item' => 'leek', 'method' => 'transplanted', 'place' => 'field', 'recipe' => 'compost-mulch',
                 'sow' => '2025-04-22', 'ground' => '2025-06-26', 'bed_start' => '2025-06-21', 'ready' => '2025-10-15',

@@ -25,6 +25,7 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Season\SowingWindows;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 use JollyFurrow\Ways\Candidates;
@@ -140,9 +141,9 @@ final class CareTest extends AppCase
             $crop = $this->service(CropBook::class)->get($key);
             $place = $crop->places()[0] ?? PlaceType::Field;
             $method = $crop->methods()[0] ?? Method::Sown;
-            $planting = $this->planted($key, $method, $this->snapshot()->season($crop,
-                $place)?->from->in(2026)->plus(20)->plus(Method::Sown === $method ? 0 : -$crop->timing->nurseryDays)->iso()
-                ?? '2026-05-20', $place);
+            $window = SowingWindows::of($this->snapshot(), $crop, $place, $method)[0] ?? null;
+            $planting = $this->planted($key, $method, $window?->from->in(2026)->plus(10)->plus(Method::Sown === $method ? 0
+                : -$crop->timing->nurseryDays)->iso() ?? '2026-05-20', $place);
             foreach ($this->care($planting) as $step) {
                 self::assertFalse($step->day->isBefore($planting->ground), $key.' '.$step->name);
                 self::assertFalse($planting->clear->isBefore($step->day), $key.' '.$step->name);
@@ -168,7 +169,6 @@ final class CareTest extends AppCase
         $again = function (int $after, float $mm) use ($carrot, $weeds): array {
             $today = $weeds[0]->day->plus($after);
             $g = $this->snapshot();
-            \assert(null !== $g->climate);
             $rain = DailyRecord::fromRows(array_map(static fn (int $n): array => [$today->number - $n, 9.0, 19.0, $mm], range(1, 3)));
             $climate = new PlaceClimate($g->climate->climate, $g->climate->months, null, $g->climate->frost, $rain, true);
             $garden = new Garden($g->name, $today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [$carrot], [], $climate);
