@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
@@ -17,6 +16,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Weekday;

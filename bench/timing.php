@@ -7,9 +7,9 @@ declare(strict_types=1);
 use App\Books\GardenBooks;
 use App\File\GardenReader;
 use App\Kernel;
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Maturity\LocalTiming;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 require __DIR__.'/reference.php';

@@ -11,11 +11,7 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 use App\File\GardenWriter;
 use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Climate\Protection;
-use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -33,6 +29,10 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
@@ -91,6 +91,9 @@ $stand('leek', 'C14', 0, 25000, Method::Transplanted, '2025-04-22', '2025-06-26'
 $stand('spinach-autumn', 'T1-3', 0, 25000, Method::Sown, '2025-09-23', '2025-09-23', '2026-03-06', '2026-04-20', 12);
 $stand('mizuna', 'T1-4', 0, 12500, Method::Sown, '2026-02-05', '2026-02-05', '2026-03-16', '2026-03-31', 12);
 $stand('lettuce-head', 'T2-1', 0, 25000, Method::Transplanted, '2026-01-20', '2026-02-24', '2026-04-10', '2026-04-22', 9);
+foreach (['B11', 'B12', 'B13', 'B14', 'B15'] as $bed) {
+    $stand('onion', $bed, 0, 25000, Method::Transplanted, '2026-02-03', '2026-04-10', '2026-08-08', '2026-08-20', 55, Standing::InNursery);
+}
 $stand('carrot-storage', 'D15', 0, 18750, Method::Sown, '2025-06-10', '2025-06-10', '2025-10-01', '2025-11-03', 40, Standing::Cleared);
 $stand('potato-storage', 'E15', 0, 25000, Method::Sown, '2025-04-29', '2025-04-29', '2025-08-31', '2025-09-21', 38, Standing::Cleared);
 $stand('beet-storage', 'D14', 0, 12500, Method::Sown, '2025-06-24', '2025-06-24', '2025-09-22', '2025-11-01', 40, Standing::Cleared);
@@ -109,8 +112,8 @@ $outlets = [
 $rows = [
     ['head-lettuce', 'Head lettuce', 'head', 180, ['lettuce-head' => 1], ['boxes' => 25, 'stall' => 28, 'kitchen-north' => 6, 'farm-shop' => 9], '05-30', '11-07'],
     ['salad-mix', 'Salad mix', 'bag of 150 g', 320, ['lettuce-leaf' => 0.9, 'arugula' => 0.3, 'mizuna' => 0.3], ['stall' => 38, 'kitchen-north' => 16, 'kitchen-south' => 16, 'farm-shop' => 13], '05-23', '10-31'],
-    ['spinach', 'Spinach', 'bag of 200 g', 300, ['spinach' => 2], ['stall' => 22, 'boxes' => 25], '05-08', '06-20'],
-    ['spinach-autumn', 'Autumn spinach', 'bag of 200 g', 320, ['spinach-autumn' => 2], ['stall' => 19, 'kitchen-north' => 8], '09-23', '11-28'],
+    ['spinach', 'Spinach', 'bag of 200 g', 300, ['spinach' => 2], ['stall' => 14, 'boxes' => 16], '05-13', '06-13'],
+    ['spinach-autumn', 'Autumn spinach', 'bag of 200 g', 320, ['spinach-autumn' => 2], ['stall' => 15, 'kitchen-north' => 6], '09-26', '11-14'],
     ['arugula', 'Arugula', 'bag of 100 g', 240, ['arugula' => 1], ['stall' => 19, 'kitchen-south' => 13], '05-06', '10-30'],
     ['radish', 'Radishes', 'bunch', 200, ['radish' => 1], ['boxes' => 25, 'stall' => 25], '05-09', '10-24'],
     ['carrot-bunch', 'Bunched carrots', 'bunch', 280, ['carrot' => 1], ['boxes' => 25, 'stall' => 35, 'farm-shop' => 9], '07-04', '10-10'],
@@ -123,19 +126,19 @@ $rows = [
     ['cauliflower', 'Cauliflower', 'head', 350, ['cauliflower' => 1], ['stall' => 16, 'boxes' => 13], '07-15', '10-17'],
     ['cabbage-early', 'Pointed cabbage', 'head', 250, ['cabbage-early' => 1], ['boxes' => 13, 'stall' => 14], '07-08', '10-03'],
     ['cabbage', 'Storage cabbage', 'head', 300, ['cabbage-storage' => 1], ['boxes' => 5, 'stall' => 4], '10-14', '02-20'],
-    ['kale', 'Kale', 'bunch', 240, ['kale' => 1], ['boxes' => 23, 'stall' => 16, 'farm-shop' => 6], '07-04', '01-30'],
+    ['kale', 'Kale', 'bunch', 240, ['kale' => 1], ['boxes' => 16, 'stall' => 11, 'farm-shop' => 4], '07-04', '12-05'],
     ['chard', 'Chard', 'bunch', 240, ['chard' => 1], ['boxes' => 23, 'stall' => 13], '06-27', '10-17'],
     ['scallion', 'Scallions', 'bunch', 180, ['scallion' => 1], ['boxes' => 25, 'stall' => 23, 'kitchen-north' => 8], '06-13', '10-31'],
-    ['onion', 'Onions', 'kg', 240, ['onion' => 10], ['boxes' => 13, 'stall' => 9], '08-12', '02-27'],
+    ['onion', 'Onions', 'kg', 240, ['onion' => 10], ['boxes' => 12, 'stall' => 8], '08-19', '02-27'],
     ['leek', 'Leeks', 'stalk', 90, ['leek' => 1], ['boxes' => 25, 'stall' => 20], '09-15', '02-27'],
     ['garlic', 'Garlic', 'bulb', 150, ['garlic' => 1], ['stall' => 14, 'boxes' => 19], '07-22', '11-28'],
-    ['tomato', 'Tomatoes', 'kg', 420, ['tomato' => 10], ['boxes' => 20, 'stall' => 28, 'kitchen-south' => 5], '08-12', '10-03'],
-    ['pepper', 'Sweet peppers', 'kg', 520, ['pepper' => 10], ['stall' => 9, 'boxes' => 5], '08-29', '10-03'],
+    ['tomato', 'Tomatoes', 'kg', 420, ['tomato' => 10], ['boxes' => 15, 'stall' => 21, 'kitchen-south' => 4], '08-12', '10-03'],
+    ['pepper', 'Sweet peppers', 'kg', 520, ['pepper' => 10], ['stall' => 7, 'boxes' => 4], '08-29', '10-03'],
     ['cucumber', 'Cucumbers', 'fruit', 160, ['cucumber' => 1], ['boxes' => 28, 'stall' => 32], '07-15', '09-12'],
     ['courgette', 'Summer squash', 'fruit', 80, ['squash-summer' => 1], ['boxes' => 44, 'stall' => 44, 'farm-shop' => 13], '07-22', '09-19'],
     ['squash', 'Winter squash', 'fruit', 380, ['squash-winter' => 1], ['boxes' => 6, 'stall' => 5], '09-30', '01-16'],
     ['bean', 'Bush beans', 'bag of 400 g', 360, ['bean-bush' => 4], ['stall' => 20, 'boxes' => 23], '07-25', '09-19'],
-    ['pea', 'Snap peas', 'bag of 300 g', 340, ['pea' => 3], ['stall' => 18, 'boxes' => 23], '06-17', '07-18'],
+    ['pea', 'Snap peas', 'bag of 300 g', 340, ['pea' => 3], ['stall' => 16, 'boxes' => 20], '06-20', '07-18'],
     ['corn', 'Sweet corn', 'ear', 110, ['corn' => 1], ['stall' => 57, 'boxes' => 50], '08-15', '09-12'],
     ['potato-new', 'New potatoes', 'kg', 320, ['potato-early' => 10], ['boxes' => 19, 'stall' => 16], '07-22', '08-22'],
     ['potato', 'Potatoes', 'kg', 200, ['potato-storage' => 10], ['boxes' => 15, 'stall' => 11], '09-02', '02-27'],

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Beds;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Period;
 
 /** Years from clearing one crop to planting another of its family on the same stretch. A soft rule. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Beds;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Shelter\PlaceType;
 
 /** Bed metres of one place type on which nothing stands or is being made ready. */
 final class FreeMetres

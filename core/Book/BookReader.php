@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Book;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Feeding;
@@ -18,6 +17,7 @@ use JollyFurrow\Growth\Growth;
 use JollyFurrow\Growth\LightResponse;
 use JollyFurrow\Growth\TemperatureResponse;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Shelter\PlaceType;
 
 /** Makes the crop book from its rows, one value a row. */
 final readonly class BookReader

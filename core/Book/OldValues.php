@@ -13,7 +13,8 @@ final class OldValues
     private const FROST = 'frost_damage';
     private const NOTE = 'note_tolerance';
     /** What had no use without the others. */
-    private const BOLTING = ['bolt_cold_days' => 'runs to seed after %s days below 7 °C', 'bolt_day_hours' => 'runs to seed in days of %s hours',
+    private const BOLTING = ['bolt_cold_days' => 'runs to seed after %s days below 7 °C',
+        'bolt_day_hours' => 'runs to seed in days of %s hours',
         'bolt_heat_c' => 'runs to seed in a week of %s °C'];
 
     /**

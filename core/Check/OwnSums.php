@@ -6,15 +6,15 @@ namespace JollyFurrow\Check;
 
 use JollyFurrow\Climate\Bell;
 use JollyFurrow\Climate\Climate;
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyLight;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\GuessedClimate;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\Nearness;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Growth\Cold;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /**

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Check;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** Whether a newly drawn planting can be grown so: crop, method, recipe and every date by the crop book. */
@@ -89,7 +89,8 @@ final readonly class TimingRules
         $ready = $days['ground'] + $catalogue + ($stock ? intdiv($crop->timing->spread, 2) : 0);
         $last = $days['ready'] + ($stock ? $crop->timing->hold * ($isTimed ? self::COLD_HOLD : 1) : $this->lastPicking($crop));
         if (!$stock && $isTimed && $place instanceof PlaceType) {
-            $last = ($this->own->after($crop, $place, $days['ready'], (float) $this->lastPicking($crop)) ?? \PHP_INT_MAX - 9) + self::DAYS_APART;
+            $last = ($this->own->after($crop, $place, $days['ready'], (float) $this->lastPicking($crop))
+                ?? \PHP_INT_MAX - 9) + self::DAYS_APART;
         }
         $rules = [
             ...$this->inTheCalendar($days),

@@ -39,7 +39,8 @@ final class PastedMonths
     {
         $byBlanks = self::parted($line, '/[\s;|]+/');
         $byCommas = self::parted($line, '/[\s;|,]+/');
-        $isParted = \in_array(\count($byCommas), [self::YEAR, 2 * self::YEAR, 3 * self::YEAR], true) && \count($byBlanks) < \count($byCommas);
+        $isParted = \in_array(\count($byCommas), [self::YEAR, 2 * self::YEAR, 3 * self::YEAR], true)
+            && \count($byBlanks) < \count($byCommas);
 
         return $isParted ? $byCommas : $byBlanks;
     }

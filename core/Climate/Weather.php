@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Climate;
 
+use JollyFurrow\Shelter\Bench;
+use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Time\Day;
 
 /**

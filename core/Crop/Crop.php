@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Crop;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Growth\Growth;
 use JollyFurrow\Growth\Limits;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\YearWindow;
 use JollyFurrow\Working\Source;
 
@@ -61,7 +61,8 @@ final readonly class Crop
         return new self($this->key, $this->name, $this->variety, $this->family, $this->feeding, $this->tender, $this->pattern,
             $this->timing, $stand,
             new Produce($p->form, $p->unit, $p->perMetre * $yieldTimes, $p->packingLoss, $p->keepingDays, $p->weeklyLoss, $p->stored),
-            $this->rhythm, $this->growth, $this->sowing, $this->recipe, $this->sources, $this->habits, $this->limits, $this->of, $this->notes);
+            $this->rhythm, $this->growth, $this->sowing, $this->recipe, $this->sources, $this->habits, $this->limits, $this->of,
+            $this->notes);
     }
 
     /**

@@ -5,10 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Garden;
 
 use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Climate\Protection;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
@@ -21,6 +17,10 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
+use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Time\Day;
 
 /** A whole garden as it stands on one day: all that a plan is drawn up from. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
-use JollyFurrow\Climate\Benches;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Maturity\Odds;
+use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Time\Period;
 
 /** How a plan is to be drawn up: wishes, reserve, rules by block and bed, and what each soft rule weighs. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Weekday;
 
 /**

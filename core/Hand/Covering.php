@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Hand;
 
-use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\Protection;
 
 /**
  * What other covers make of the plantings under them: each is ready so much sooner or later as the model says the covers

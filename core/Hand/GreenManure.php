@@ -6,7 +6,6 @@ namespace JollyFurrow\Hand;
 
 use JollyFurrow\Beds\Ground;
 use JollyFurrow\Beds\Stay;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Hardiness;
@@ -24,6 +23,7 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\Residue;
 use JollyFurrow\Preparation\ResidueAmount;
 use JollyFurrow\Season\Here;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;

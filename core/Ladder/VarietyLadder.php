@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Ladder;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
@@ -13,6 +12,7 @@ use JollyFurrow\Maturity\Against;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Season\Here;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Ways\Candidates;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Land;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** A permanent bed. Its position follows from its block's order and its own order in the block. */

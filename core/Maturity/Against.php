@@ -72,7 +72,8 @@ enum Against: string implements Code
     public function isCertain(): bool
     {
         return match ($this) {
-            self::NotReadyInTime, self::SeedMayRot, self::FewGerminate, self::BoltsFromCold, self::BoltsFromLongDays, self::TooCool, self::FrostFirst,
+            self::NotReadyInTime, self::SeedMayRot, self::FewGerminate, self::BoltsFromCold, self::BoltsFromLongDays, self::TooCool,
+            self::FrostFirst,
             self::DaysTooShort, self::NoChill, self::NoPlaceForIt, self::NotDoneSo => true,
             default => false,
         };

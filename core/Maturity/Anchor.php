@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Stock;
 use JollyFurrow\Growth\GrowthSums;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\CoverCalendar;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\YearWindow;
 
@@ -53,7 +53,8 @@ final class Anchor
         if (null === $window) {
             return null;
         }
-        $reached = GrowthSums::reached($this->warmth(), $this->timing->weather->first, $this->midwinter($ground), $this->wanted($window->from->dayOfYear()));
+        $reached = GrowthSums::reached($this->warmth(), $this->timing->weather->first, $this->midwinter($ground),
+            $this->wanted($window->from->dayOfYear()));
 
         return null === $reached ? null : $reached + (int) round($this->crop->growth->slope * $this->weeksLater($ground));
     }
@@ -145,7 +146,8 @@ final class Anchor
     /** Degree days, or days of growth, from midwinter to a day of the year at the reference place. */
     private function wanted(int $dayOfYear): float
     {
-        return self::read($this->isInLeaf() ? self::GROWS_AT_REFERENCE : self::AT_REFERENCE, ($dayOfYear - self::MIDWINTER + self::YEAR) % self::YEAR);
+        return self::read($this->isInLeaf() ? self::GROWS_AT_REFERENCE : self::AT_REFERENCE,
+            ($dayOfYear - self::MIDWINTER + self::YEAR) % self::YEAR);
     }
 
     /** @return list<float> */
@@ -171,7 +173,8 @@ final class Anchor
         $before = $table[0];
         foreach ($table as $point) {
             if ($at <= $point[0]) {
-                return $at <= $before[0] ? $before[1] : $before[1] + ($at - $before[0]) / ($point[0] - $before[0]) * ($point[1] - $before[1]);
+                return $at <= $before[0] ? $before[1]
+                    : $before[1] + ($at - $before[0]) / ($point[0] - $before[0]) * ($point[1] - $before[1]);
             }
             $before = $point;
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
@@ -16,6 +15,7 @@ use JollyFurrow\Growth\Limits;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\CoverCalendar;
 use JollyFurrow\Time\Day;
 
 /** What soil, frost, heat, long days and winter do to one crop at one place: what ends it, and what stands against it. */
@@ -41,6 +41,8 @@ final class Hazards
     private readonly int $first;
     /** @var array<string, list<float>> */
     private array $sums = [];
+    /** @var array<int, int|null>|null */
+    private ?array $coolFrom = null;
 
     /** @param list<float> $development */
     public function __construct(private readonly Crop $crop, private readonly LocalTiming $timing,
@@ -177,7 +179,8 @@ final class Hazards
     private function ends(Course $course): array
     {
         $cold = $this->limits->cold;
-        $danger = null === $cold->hurt ? $this->timing->living($cold->kill, $this->cover) : $this->timing->spared($cold->hurt, $this->cover);
+        $danger = null === $cold->hurt ? $this->timing->living($cold->kill, $this->cover) : $this->timing->spared($cold->hurt,
+            $this->cover);
         $ends = [\PHP_INT_MAX, EndedBy::Age];
         foreach ([[GrowthSums::reached($danger, $this->first, $course->ready, self::EVEN_ODDS), EndedBy::Frost],
             [$this->bolts($course), EndedBy::Bolting], [$this->tooCool($course), EndedBy::Cool]] as [$day, $by]) {
@@ -215,15 +218,28 @@ final class Hazards
         if (null === $cool) {
             return null;
         }
-        $days = $this->timing->weather->days();
-        for ($i = max(1, $course->stage + self::STOOD - $this->first); $i < $days; ++$i) {
-            $weeks = $this->timing->twoWeeks($this->cover->at($this->first + $i));
-            if ($weeks[$i] < $cool && $weeks[$i] < $weeks[$i - 1]) {
-                return $this->first + $i;
+
+        return $this->coolFrom($cool)[max(1, $course->stage + self::STOOD - $this->first)] ?? null;
+    }
+
+    /**
+     * By entry the first day from there on whose two weeks are as cool as that and cooling.
+     *
+     * @return array<int, int|null>
+     */
+    private function coolFrom(float $cool): array
+    {
+        if (null === $this->coolFrom) {
+            $this->coolFrom = [];
+            $next = null;
+            for ($i = $this->timing->weather->days() - 1; $i > 0; --$i) {
+                $weeks = $this->timing->twoWeeks([] === $this->cover->spans ? $this->cover->base : $this->cover->at($this->first + $i));
+                $next = $weeks[$i] < $cool && $weeks[$i] < $weeks[$i - 1] ? $this->first + $i : $next;
+                $this->coolFrom[$i] = $next;
             }
         }
 
-        return null;
+        return $this->coolFrom;
     }
 
     private function firstFit(Course $course): int

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\Benches;
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Climate\SoilTemperature;
 use JollyFurrow\Climate\Weather;
 use JollyFurrow\Crop\Crop;
@@ -15,6 +12,9 @@ use JollyFurrow\Growth\GrowthSums;
 use JollyFurrow\Growth\Heat;
 use JollyFurrow\Growth\LightResponse;
 use JollyFurrow\Growth\LongDays;
+use JollyFurrow\Shelter\Benches;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
 
 /** The ripening of every crop at one place, each worked out once; what crops have in common is shared. */
 final class LocalTiming

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\Benches;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
@@ -13,6 +12,7 @@ use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Climate\Weather;
+use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Time\Day;
 
 /** What is known of the climate of a garden, and whether its plan goes by it. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;

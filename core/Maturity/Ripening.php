@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Growth\GrowthSums;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\CoverCalendar;
 
 /**
  * When a crop is ready here: forward from a sowing, backward from a wanted day. Catalogue days are counted in days as

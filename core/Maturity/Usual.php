@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Maturity;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\Cover;
 
 /**
  * What growers at this place would plan, of all that is possible: soon enough, cool enough, worth the picking. Beside the
@@ -50,8 +50,9 @@ final class Usual
         return match (true) {
             $takes > $limits->slow * $catalogue, null !== $limits->longest && $takes > $limits->longest => Message::of(Against::Slow,
                 days: $takes, usual: (int) round(min($limits->longest ?? \PHP_INT_MAX, $limits->slow * $catalogue))),
-            null !== $heat && $heat->rules && ($heat->isTooMuch($best['hot']) || $ripe->hot > $heat->atMost($best['hot'])) => Message::of(Against::HotDays,
-                share: Quantity::of($ripe->hot, Unit::Share), loss: Quantity::of($heat->loss($ripe->hot), Unit::Share)),
+            null !== $heat && $heat->rules && ($heat->isTooMuch($best['hot'])
+                || $ripe->hot > $heat->atMost($best['hot'])) => Message::of(Against::HotDays,
+                    share: Quantity::of($ripe->hot, Unit::Share), loss: Quantity::of($heat->loss($ripe->hot), Unit::Share)),
             $ripe->pickings < $limits->pick * $best['pickings'] => Message::of(Against::FewPickings,
                 share: Quantity::of($ripe->pickings / max(1e-9, $best['pickings']), Unit::Share)),
             $limits->mildews && $this->getsMildew($ripe, $method) => Message::of(Against::Mildew),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Plan;
 
 use JollyFurrow\Beds\Placing;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
@@ -21,6 +20,7 @@ use JollyFurrow\Need\Needs;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\CandidateChoice;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Planting;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Preparation;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** Beds ahead: metres wanted, in preparation, standing and free, week by week. */

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Season;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
@@ -15,6 +12,9 @@ use JollyFurrow\Maturity\Against;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Message\Message;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Season;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\YearWindow;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Season;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /**

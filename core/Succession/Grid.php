@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Succession;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Ways\Candidate;
 
 /**

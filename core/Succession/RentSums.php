@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Succession;
 
-use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Shelter\PlaceType;
 
 /** Rent of a bed metre summed up by day, so that the rent of any stay is one subtraction. Cents. */
 final readonly class RentSums

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Succession;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\Kernel\Room;
 use JollyFurrow\Ways\Candidate;
 

@@ -76,7 +76,8 @@ final readonly class Lot
     {
         $days = [];
         foreach (self::firstDays($planting, $crop) as $first) {
-            foreach ([] === $planting->harvest ? HarvestCurve::shares($crop->pattern, $crop->rhythm) : $planting->harvest as $after => $share) {
+            foreach ([] === $planting->harvest ? HarvestCurve::shares($crop->pattern, $crop->rhythm)
+                : $planting->harvest as $after => $share) {
                 if ($first + $after <= $planting->clear->number) {
                     $days[$first + $after] = $share;
                 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Ways;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** One way to grow an item: method, place and sowing day, with all that follows from them. Days are day numbers. */

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Ways;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
@@ -16,6 +13,9 @@ use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Season\Here;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /**
@@ -30,6 +30,10 @@ final readonly class Candidates
     /** What keeps so many days in store is sown once in a fortnight at most: more often gains nothing (own choice). */
     private const KEEPS_LONG = 60;
     private const FORTNIGHT = 14;
+
+    /** Days a roof has to gain, or to lengthen the harvest by, to be planned for (own choice). */
+    private const GAINS = 7;
+    private const LENGTHENS = 14;
 
     private Here $here;
     private PlantingCost $cost;
@@ -58,14 +62,24 @@ final readonly class Candidates
                 continue;
             }
             $fortnight = intdiv($day->number, self::FORTNIGHT);
-            foreach ($places as $place) {
-                foreach ($crop->methods() as $method) {
-                    $candidates[] = $this->sownOn($crop, $day, $place, $method);
+            foreach ($crop->methods() as $method) {
+                $open = null;
+                foreach ($places as $place) {
+                    $candidate = $this->sownOn($crop, $day, $place, $method);
+                    $open ??= PlaceType::Field === $place ? $candidate : null;
+                    $candidates[] = self::isWorthItsRoof($candidate, $open) ? $candidate : null;
                 }
             }
         }
 
         return array_values(array_filter($candidates, static fn (?Candidate $c): bool => null !== $c && $c->bedStart >= $from->number));
+    }
+
+    /** A roof is thought of where it gains a week, or lengthens the harvest by two; all else stands as well in the open. */
+    private static function isWorthItsRoof(?Candidate $candidate, ?Candidate $open): bool
+    {
+        return null === $candidate || null === $open || $candidate->place === $open->place
+            || $candidate->ready <= $open->ready - self::GAINS || $candidate->lastField >= $open->lastField + self::LENGTHENS;
     }
 
     /**
@@ -83,7 +97,10 @@ final readonly class Candidates
         return $candidate->lastField < $candidate->ready ? null : $candidate;
     }
 
-    /** When plants sown on a day can go out: by the nursery's own warmth and light, else by catalogue days; null: they outgrow their cells. */
+    /**
+     * When plants sown on a day can go out: by the nursery's own warmth and light, else by catalogue days; null: they
+     * outgrow their cells.
+     */
     public function outOfTheNursery(Crop $crop, Day $sow, PlaceType $place): ?Day
     {
         $timing = $this->garden->timing();

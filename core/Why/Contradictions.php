@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Why;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Needs;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Period;
 
 /** Rules of a garden that cannot all be kept, with what would mend it. The plan is drawn up all the same. */

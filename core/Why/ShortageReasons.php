@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace JollyFurrow\Why;
 
 use JollyFurrow\Beds\BedChoice;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Shortage;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace JollyFurrow\Why;
 
 use JollyFurrow\Beds\FreeMetres;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Need\Values;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** Weeks in which nearly all beds of one kind are taken, and which promises were given up for it, and why these. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Work;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;

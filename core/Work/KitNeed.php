@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Work;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
@@ -13,6 +12,7 @@ use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Time\Day;
 
 /**

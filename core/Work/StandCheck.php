@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Work;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Time\Day;
 
 /** One count on a metre after emergence: keep, patch or sow again, and until when sowing again still serves. */

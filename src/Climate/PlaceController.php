@@ -104,7 +104,8 @@ final class PlaceController extends Page
             return $this->show($request, $visit, $garden, $entry, $reader);
         }
         try {
-            $climate = PlaceClimate::fromRecord($record, $garden->place->latitude, $garden->climate->isTimedByIt || $garden->climate->isGuess());
+            $climate = PlaceClimate::fromRecord($record, $garden->place->latitude, $garden->climate->isTimedByIt
+                || $garden->climate->isGuess());
         } catch (InvalidClimate $bad) {
             $entry->fault('file', $bad->getMessage());
 
@@ -186,8 +187,9 @@ final class PlaceController extends Page
             'few' => FrostDates::FEW_YEARS,
             'wet_day' => ClimateTable::RAIN_OF_A_WET_DAY,
             'is_us' => Units::UsCustomary === $garden->settings->units,
-            'pasted' => null === $climate->months || $climate->isGuess() ? '' : implode("\n", array_map(static fn (array $line): string => implode("\t", $line),
-                [$climate->months->min, $climate->months->max, $climate->months->rain ?? []])),
+            'pasted' => null === $climate->months || $climate->isGuess() ? ''
+                : implode("\n", array_map(static fn (array $line): string => implode("\t", $line),
+                    [$climate->months->min, $climate->months->max, $climate->months->rain ?? []])),
             'nearness' => Nearness::cases(),
             'guess_error' => GuessedClimate::ERROR,
         ], 'place', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Codec;
 
 use JollyFurrow\Beds\Rule;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Land\Unsuited;
 use JollyFurrow\Maturity\Against;
 use JollyFurrow\Maturity\Odds;
@@ -14,6 +13,7 @@ use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Code;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Remark;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /**

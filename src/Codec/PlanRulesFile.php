@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Codec;
 
-use JollyFurrow\Climate\Bench;
-use JollyFurrow\Climate\Benches;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Garden\BlockRules;
@@ -20,6 +18,8 @@ use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Paths;
 use JollyFurrow\Maturity\Odds;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\Bench;
+use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Time\Period;
 
 /** How a plan is drawn up, in a file and as it is stored; only what is out of the usual is written. */

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Codec;
 
 use App\Shared\Row;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\PlaceType;
 
 /**
  * A planting as plain values and back: for the garden file, for an open proposal, for the answers of commands and for the

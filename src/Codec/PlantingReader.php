@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Codec;
 
 use App\Shared\Faults;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
@@ -15,6 +14,7 @@ use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\PlaceType;
 
 /** Plantings of a garden file, held against the beds: right place type, dates in order, no two on one stretch. */
 final readonly class PlantingReader

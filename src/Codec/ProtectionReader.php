@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Codec;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\Protection;
-use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Time\Period;
 
 /** Covers of a garden file: each over a bed or a planting of the same file. */

@@ -33,7 +33,8 @@ final class CropFacts
             'Spacing and stock' => $this->stand($crop, $units), 'Place and neighbours' => [...$this->place($crop, $garden),
             ...$this->neighbours($crop, $units)]];
 
-        return array_map(static fn (array $facts): array => array_map(static fn (Fact $f): Fact => $f->from($crop->sources[$f->name] ?? Source::model(From::WarmthAndLight)),
+        return array_map(static fn (array $facts): array => array_map(static fn (Fact $f): Fact => $f->from($crop->sources[$f->name]
+            ?? Source::model(From::WarmthAndLight)),
             $facts), $groups);
     }
 
@@ -224,8 +225,9 @@ final class CropFacts
                 Quantity::of($l->chill->warmth, Unit::DegreeDay), 'of spring'], 'chill_days')]),
             ...(0.0 === $l->chillNeed ? [] : [new Fact('Needs a winter of', [Quantity::of($l->chillNeed, Unit::Day), 'of chill'],
                 'chill_need')]),
-            ...(null === $l->longDays ? [] : [new Fact('Runs to seed in', 'warm days longer than '.Units::number($l->longDays->hoursFrom, 1).' hours',
-                'long_days')]),
+            ...(null === $l->longDays ? []
+                : [new Fact('Runs to seed in', 'warm days longer than '.Units::number($l->longDays->hoursFrom, 1).' hours',
+                    'long_days')]),
             ...(null === $l->cool ? [] : [new Fact('Ends when two weeks are below', $degrees($l->cool), 'cool_c')]),
         ];
     }

@@ -6,7 +6,6 @@ namespace App\Crop;
 
 use App\Wording\MonthTick;
 use App\Wording\TimeAxis;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
@@ -14,6 +13,7 @@ use JollyFurrow\Ladder\LadderGap;
 use JollyFurrow\Ladder\LadderRung;
 use JollyFurrow\Ladder\VarietyLadder;
 use JollyFurrow\Season\Here;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** A ladder to scale: a rung for each variety from its first harvest to its last, gaps as open columns. */

@@ -7,13 +7,13 @@ namespace App\Crop;
 use App\Wording\MonthTick;
 use App\Wording\Sayer;
 use App\Wording\TimeAxis;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Risk;
 use JollyFurrow\Season\SowingDay;
 use JollyFurrow\Season\TimingCurve;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 
 /** Sowing day across, ready day up: a line for each place type, the catalogue's line, the hold as a band, unsafe days shaded. */

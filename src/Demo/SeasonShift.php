@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Land\PastCrop;
@@ -13,6 +12,7 @@ use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

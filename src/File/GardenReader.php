@@ -19,7 +19,6 @@ use App\Shared\Faults;
 use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OldValues;
 use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
@@ -34,6 +33,7 @@ use JollyFurrow\Measure\Units;
 use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Weekday;
 
 /** Reads a garden file; docs/garden-file.schema.json describes it. */

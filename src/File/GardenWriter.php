@@ -10,7 +10,6 @@ use App\Codec\PlantingCodec;
 use App\Codec\RecipeReader;
 use App\Codec\TemperFile;
 use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Climate\Protection;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
@@ -20,6 +19,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Time\Weekday;
 
 /** Writes a garden file: the reader's inverse. */

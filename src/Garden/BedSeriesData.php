@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Shelter\PlaceType;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** What is typed to add a series of beds: "12 beds, A1 to A12, 25 m x 75 cm, open field". */

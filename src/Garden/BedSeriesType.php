@@ -7,7 +7,7 @@ namespace App\Garden;
 use App\Form\CaseType;
 use App\Form\CountType;
 use App\Form\LengthType;
-use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Shelter\PlaceType;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;

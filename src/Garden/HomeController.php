@@ -52,7 +52,8 @@ final class HomeController extends Page
         }
         $frost = $latitude < 0 ? ['10-20', '04-20'] : ['05-10', '10-10'];
         $garden = new Garden($name, $today->day(), new Place($name, $latitude, 0, MonthDay::parse($frost[0]),
-            MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], [], [], PlaceClimate::guessed($latitude, 0)->timed(true));
+            MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], [], [], PlaceClimate::guessed($latitude,
+                0)->timed(true));
         $id = $keeper->begin($garden, $account->id, 'Garden begun');
 
         return $this->seeOther('standing', ['garden' => $id]);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -15,6 +14,7 @@ use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Share;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Weekday;
 use Symfony\Component\Validator\Constraints as Assert;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Hand;
 
 use App\Shared\Entry;
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Climate\Protection;
-use JollyFurrow\Climate\Purpose;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Time\Period;
 
 /** Reads a cover that a person wants put over a planting or a bed. */

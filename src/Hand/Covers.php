@@ -13,12 +13,12 @@ use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Climate\Protection;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\Covering;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\Protection;
 
 /** Puts covers on and takes them off, the plantings under them with their new dates, each as one entry of the log. */
 final readonly class Covers

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Shared\Entry;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
@@ -20,6 +19,7 @@ use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Paste\StandingRow;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\PlaceType;
 
 /** A list of what stands, between the pasting and the keeping: rows of cells, which column is which, what is wrong where. */
 final class PastedList

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Rows;
 
 use Doctrine\ORM\Mapping as ORM;
-use JollyFurrow\Climate\Protection;
+use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Time\Day;
 
 /** A cover over a bed, or over a planting by its key, from one day to another. */

@@ -15,14 +15,10 @@ use App\Shared\Row;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Climate\Climate;
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\Nearness;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Climate\Protection;
-use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -42,6 +38,10 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
@@ -112,7 +112,8 @@ final readonly class Snapshot
         $record = $row->optionalJson('record');
 
         return new PlaceClimate(Climate::fromValues($normals), [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'],
-            [] === $months['rain'] ? null : $months['rain'], Nearness::tryFrom($months['guess'] ?? '')), [] === $record ? null : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']),
+            [] === $months['rain'] ? null : $months['rain'], Nearness::tryFrom($months['guess'] ?? '')), [] === $record ? null
+                : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']),
             DailyRecord::fromRows($days), 1 === $row->int('timed'));
     }
 

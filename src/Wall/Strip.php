@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
 
 /** One piece of a planting as it is drawn on its bed's row: paths in the row's own pixels. */
 final readonly class Strip

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Wall;
 
 use JollyFurrow\Beds\FreeMetres;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Promise\Product;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Week;
 

@@ -11,7 +11,7 @@ use PHPUnit\Framework\TestCase;
 final class RoomsTest extends TestCase
 {
     private const CORE = [
-        'Exception', 'Message', 'Measure', 'Time', 'Working', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Promise',
+        'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Promise',
             'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Garden',
         'Season', 'Need', 'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder',
             'Work', 'Paste', 'Check',

@@ -8,13 +8,13 @@ use App\Books\GardenBooks;
 use App\File\GardenFileArgument;
 use App\Wording\Formatter;
 use App\Wording\Sayer;
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Season\SowingRisks;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\InvalidDay;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -83,7 +83,8 @@ final class ReadyCommand extends Command
         $ripe = null !== $found && $found->isPossible() ? $found : null;
         $this->sayer->speakFor(Formatter::forMachines($garden->settings->currency));
         $warnings = $isForward
-            ? array_values(array_map($this->sayer->text(...), (new SowingRisks($crop, $method, $ripening, $timing))->of($day->number, $found)))
+            ? array_values(array_map($this->sayer->text(...), (new SowingRisks($crop, $method, $ripening, $timing))->of($day->number,
+                $found)))
             : self::warnings($ripe, $day);
         $told = self::told($crop, $method, $cover, $ripe);
         $output->writeln(json_encode([...$told, 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),

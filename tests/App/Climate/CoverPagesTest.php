@@ -10,10 +10,10 @@ use App\File\GardenWriter;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\Protection;
-use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 

@@ -11,14 +11,14 @@ use App\Wall\Strip;
 use App\Wall\SupplyStrip;
 use App\Wall\WallDrawing;
 use App\Wording\MonthTick;
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Time\Day;
 

@@ -6,7 +6,6 @@ namespace JollyFurrow\Tests\Beds;
 
 use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Beds\BedOffer;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
@@ -23,6 +22,7 @@ use JollyFurrow\Land\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Said;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Beds;
 
 use JollyFurrow\Beds\Placing;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -14,6 +13,7 @@ use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlan;
 use JollyFurrow\Tests\Support\Book;

@@ -26,7 +26,10 @@ final class LimitsTest extends TestCase
         'promises' => [],
     ];
 
-    /** As likely as not a frost has come by mid-October in the open at 47 degrees north, in an unheated tunnel two weeks later (own model). */
+    /**
+     * As likely as not a frost has come by mid-October in the open at 47 degrees north, in an unheated tunnel two weeks
+     * later (own model).
+     */
     #[TestWith(['tunnel', '2026-10-14', false])]
     #[TestWith(['tunnel', '2026-11-30', true])]
     #[TestWith(['field', '2026-09-20', false])]

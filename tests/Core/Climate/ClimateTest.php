@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Climate;
 
 use JollyFurrow\Climate\Climate;
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyLight;
 use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Climate\FrostDates;
@@ -13,6 +12,7 @@ use JollyFurrow\Climate\HeatUnits;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\SoilTemperature;
+use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\Attributes\TestWith;

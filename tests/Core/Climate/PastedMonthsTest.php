@@ -26,7 +26,8 @@ final class PastedMonthsTest extends TestCase
     public static function pasted(): iterable
     {
         $lines = static fn (string $separator, bool $isComma = false): string => implode("\n", array_map(
-            static fn (array $line): string => implode($separator, array_map(static fn (float $v): string => str_replace('.', $isComma ? ',' : '.', (string) $v), $line)),
+            static fn (array $line): string => implode($separator, array_map(static fn (float $v): string => str_replace('.', $isComma
+                ? ',' : '.', (string) $v), $line)),
             [self::MIN, self::MAX]));
         yield 'blanks' => [$lines(' ')];
         yield 'tabs' => [$lines("\t")];
@@ -36,7 +37,8 @@ final class PastedMonthsTest extends TestCase
         yield 'decimal commas and blanks' => [$lines('  ', true)];
         yield 'decimal commas and semicolons' => [$lines('; ', true)];
         yield 'words before' => ["Low °C\t".str_replace("\n", "\nHigh °C\t", $lines("\t"))];
-        yield 'a month a line' => [implode("\r\n", array_map(static fn (float $min, float $max): string => 'Month '.$min."\t".$max, self::MIN, self::MAX))];
+        yield 'a month a line' => [implode("\r\n", array_map(static fn (float $min, float $max): string => 'Month '.$min."\t".$max,
+            self::MIN, self::MAX))];
         yield 'one long line' => [str_replace("\n", ' ', $lines(' '))];
         yield 'a true minus sign' => [str_replace('-', "\u{2212}", $lines(' '))];
     }

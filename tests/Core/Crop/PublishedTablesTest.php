@@ -259,7 +259,8 @@ final class PublishedTablesTest extends TestCase
             $cold = $crop->limits->cold;
             self::assertTrue('hardy' !== $h->hardiness->value || $cold->kill <= -5.0, $of);
             self::assertTrue('tender' !== $h->hardiness->value || $cold->kill >= -2.0, $of);
-            self::assertTrue(null === $cold->hurt || $cold->comesAgain || $cold->hurt >= $cold->kill, $of.': it is spoiled before it is killed');
+            self::assertTrue(null === $cold->hurt || $cold->comesAgain || $cold->hurt >= $cold->kill,
+                $of.': it is spoiled before it is killed');
             self::assertTrue($crop->limits->soilLeast < $crop->growth->reference, $of.': it comes up before it grows best');
             self::assertTrue($h->phLeast >= 4.5 && $h->phMost <= 8.0 && $h->phMost - $h->phLeast >= 0.7, $of);
             self::assertGreaterThanOrEqual($crop->stand->inRow->millimetres, $h->hoe->inRow->millimetres + 150, $of);

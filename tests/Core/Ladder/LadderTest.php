@@ -6,7 +6,6 @@ namespace JollyFurrow\Tests\Ladder;
 
 use JollyFurrow\Book\BookReader;
 use JollyFurrow\Book\OwnValue;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
@@ -18,6 +17,7 @@ use JollyFurrow\Ladder\VarietyLadder;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Said;

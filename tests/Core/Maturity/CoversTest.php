@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Maturity;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\CoverCalendar;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Climate\Protection;
-use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Hand\Covering;
 use JollyFurrow\Maturity\LocalTiming;
@@ -17,6 +12,11 @@ use JollyFurrow\Maturity\Risk;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Season\SowingDay;
 use JollyFurrow\Season\TimingCurve;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
+use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
@@ -45,8 +45,10 @@ final class CoversTest extends TestCase
             for ($sow = Day::parse('2026-02-01'); $sow->isBefore(Day::parse('2026-10-01')); $sow = $sow->plus(9)) {
                 $method = $crop->methods()[0] ?? Method::Sown;
                 $days = static fn (?Ripeness $r): array => [$r?->emerges, $r?->ready, $r?->lastGood, $r?->never?->logged()];
-                self::assertSame($days($always->whatever($sow->number, $method)), $days($spanned->whatever($sow->number, $method)), $key.' '.$sow->iso());
-                self::assertSame($days($timing->of($crop, Cover::None)->whatever($sow->number, $method)), $days($never->whatever($sow->number, $method)));
+                self::assertSame($days($always->whatever($sow->number, $method)), $days($spanned->whatever($sow->number, $method)),
+                    $key.' '.$sow->iso());
+                self::assertSame($days($timing->of($crop, Cover::None)->whatever($sow->number, $method)),
+                    $days($never->whatever($sow->number, $method)));
             }
         }
     }

@@ -6,9 +6,7 @@ namespace JollyFurrow\Tests\Maturity;
 
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
@@ -22,6 +20,8 @@ use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;
@@ -109,7 +109,8 @@ final class EyeTest extends TestCase
         self::assertLessThan(0.1, $odds('2026-05-20'));
         self::assertGreaterThan($odds('2026-05-20'), $odds('2026-04-20'));
         self::assertNull($ripening?->forward(Day::parse('2026-08-20')->number, Method::Sown));
-        self::assertSame('too-cool', explode(' ', Said::of($ripening?->whatever(Day::parse('2026-07-20')->number, Method::Sown)?->never))[0]);
+        self::assertSame('too-cool', explode(' ', Said::of($ripening?->whatever(Day::parse('2026-07-20')->number,
+            Method::Sown)?->never))[0]);
     }
 
     /** The same odds stand in a dry run when such a planting is moved by hand; it stays possible. */
@@ -121,7 +122,8 @@ final class EyeTest extends TestCase
             Standing::Planned, false);
         $early = $squash->but(dates: $squash->dates()->later(-20));
         $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-03-01', [$p]), [$p->key]),
-            static fn (Conflict $c): bool => \in_array($c->rule, [\JollyFurrow\Beds\Rule::OutOfSeason, \JollyFurrow\Beds\Rule::ComesToNothing], true)));
+            static fn (Conflict $c): bool => \in_array($c->rule, [\JollyFurrow\Beds\Rule::OutOfSeason,
+                \JollyFurrow\Beds\Rule::ComesToNothing], true)));
         $corn = static fn (string $day): Planting => new Planting('corn@'.$day.'#1', 'corn', Method::Sown, PlaceType::Field,
             'compost-mulch', Day::parse($day), Day::parse($day), Day::parse($day), Day::parse('2026-10-20'), Day::parse('2026-10-25'),
             9.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Maturity;
 
-use JollyFurrow\Climate\Cover;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Growth\Emergence;
 use JollyFurrow\Growth\TemperatureResponse;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Time\Day;

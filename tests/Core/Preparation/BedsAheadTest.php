@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Preparation;
 
-use JollyFurrow\Climate\Cover;
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Climate\PlaceType;
-use JollyFurrow\Climate\Protection;
-use JollyFurrow\Climate\Purpose;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\LateBed;
 use JollyFurrow\Land\Stretch;
@@ -28,6 +24,10 @@ use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Recipe\Step;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\EightPlaces;
 use JollyFurrow\Tests\Support\LittleGarden;

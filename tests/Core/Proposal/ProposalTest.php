@@ -77,7 +77,7 @@ final class ProposalTest extends TestCase
         self::assertStringContainsString('It served 32 bunches on 2026-07-11; 32 bunches of that are given up',
             $this->why($garden, $serves, [$soon]));
         self::assertStringContainsString('other plantings serve that in its place', $this->why($garden, $serves,
-            [$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Climate\PlaceType::Tunnel)]));
+            [$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Shelter\PlaceType::Tunnel)]));
         self::assertSame('Nothing better was found.', $this->why($garden, $serves, [$serves, $soon]));
         self::assertSame('It lies outside what was drawn up.', $this->why($garden, $serves, [$serves, $soon], Scope::block($garden, 'T')));
         $kept = array_values(array_filter($this->proposed($garden, [$serves, $soon]), static fn (ProposedChange $c): bool => $c->planting()->key === $soon->key))[0];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Recipe;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
@@ -17,6 +16,7 @@ use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeRules;
 use JollyFurrow\Recipe\Step;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\LittleGarden;

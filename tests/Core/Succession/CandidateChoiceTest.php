@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Succession;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Need\Need;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\CandidateChoice;
 use JollyFurrow\Succession\RentSums;
 use JollyFurrow\Ways\Candidate;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Succession;
 
-use JollyFurrow\Climate\PlaceType;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\RentSums;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

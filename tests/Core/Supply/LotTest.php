@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Supply;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Supply\Lot;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;

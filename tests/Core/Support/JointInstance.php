@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Check\Sheet;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -18,6 +17,7 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Need;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Succession\ItemPlanner;
 use JollyFurrow\Succession\Rooms;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
@@ -20,6 +19,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Weekday;
@@ -47,9 +47,6 @@ final class LittleGarden
                 $bed(3, 'T1', 'T', PlaceType::Tunnel)], [], [$outlet], $products, $promised, $plantings);
     }
 
-    /**
-     * The same with the demo garden's climate, dated by heat and light.
-     */
     /** The same at one of the eight places. */
     public static function at(string $name, string $today): Garden
     {
@@ -60,6 +57,11 @@ final class LittleGarden
             [], EightPlaces::climate($name));
     }
 
+    /**
+     * The same with the demo garden's climate, dated by heat and light.
+     *
+     * @param list<Planting> $plantings
+     */
     public static function timed(string $today, array $plantings = []): Garden
     {
         $g = self::on($today, $plantings);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Lengths;
@@ -27,6 +26,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;

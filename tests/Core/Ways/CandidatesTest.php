@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Ways;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;
@@ -31,7 +31,8 @@ final class CandidatesTest extends TestCase
     public function testNothingGrowsOnOverWinterThatFreezes(): void
     {
         $candidates = new Candidates(LittleGarden::timed('2026-03-02'), Book::recipes());
-        $sown = static fn (string $day): ?Candidate => $candidates->sownOn(Book::crops()->get('lettuce-head'), Day::parse($day), PlaceType::Field,
+        $sown = static fn (string $day): ?Candidate => $candidates->sownOn(Book::crops()->get('lettuce-head'), Day::parse($day),
+            PlaceType::Field,
             Method::Transplanted);
 
         self::assertNotNull($sown('2026-07-01'));

@@ -6,12 +6,12 @@ namespace JollyFurrow\Tests\Why;
 
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\PlanFigures;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\RandomGarden;

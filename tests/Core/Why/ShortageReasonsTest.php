@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Why;
 
-use JollyFurrow\Climate\PlaceType;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
@@ -16,6 +15,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
@@ -36,7 +36,8 @@ final class ShortageReasonsTest extends TestCase
     public function testNoPlaceTheCropTakes(): void
     {
         $garden = self::garden('corn', '2026-08-19', 10, 0);
-        $tunnel = new Bed('T1', 'A', 1, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), PlaceType::Tunnel);
+        $tunnel = new Bed('T1', 'A', 1, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45),
+            PlaceType::Tunnel);
         $garden = new Garden('G', $garden->today, $garden->place, $garden->settings, ['A'], [$tunnel], [], $garden->outlets,
             $garden->products, $garden->promises, []);
         $plan = (new Planner(Book::crops(), Book::recipes()))->draw($garden);

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Climate;
+namespace JollyFurrow\Shelter;
 
 /**
  * What stands over a crop, and what it does to minimum, maximum and light (own model from common practice: a floating

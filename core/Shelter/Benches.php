@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Climate;
+namespace JollyFurrow\Shelter;
 
 /** The nursery: a warm bench and a cool one. */
 final readonly class Benches

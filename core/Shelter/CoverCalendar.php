@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Climate;
+namespace JollyFurrow\Shelter;
 
 /** What stands over a crop from day to day: what is always there, and what is put on for a time. */
 final readonly class CoverCalendar

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Climate;
+namespace JollyFurrow\Shelter;
 
 /** A bench of the nursery: how warm it is kept, degrees C. Own model: a garden that keeps it otherwise says so. */
 final readonly class Bench

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Climate;
+namespace JollyFurrow\Shelter;
 
 /** What kind of ground a bed is. */
 enum PlaceType: string
