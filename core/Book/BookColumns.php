@@ -14,7 +14,8 @@ final class BookColumns
     public static function all(): array
     {
         return [
-            'of' => 'key of the crop it is a further variety of', 'name' => 'words', 'variety' => 'words', 'family' => 'words',
+            'of' => 'key of the crop it is a further variety of', 'name' => 'words',
+                'also' => 'other names; one after the other', 'variety' => 'words', 'family' => 'words',
             'feeding' => 'giver, light, medium or heavy', 'frost_tender' => 'yes or no',
                 'pattern' => 'once, cuts, picking, perennial, dig or green-manure',
             'nursery_days' => 'days', 'days_sown' => 'days', 'days_transplanted' => 'days', 'spread_days' => 'days', 'hold_days' => 'days',

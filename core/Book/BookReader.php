@@ -93,6 +93,7 @@ final readonly class BookReader
             $of,
             array_filter(array_combine(BookColumns::NOTES, array_map(static fn (string $note): string => $values->has($note)
                 ? $values->text($note) : '', BookColumns::NOTES)), static fn (string $note): bool => '' !== $note),
+            $values->has('also') ? array_map(trim(...), explode(';', $values->words('also', 200))) : [],
         );
     }
 

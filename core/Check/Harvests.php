@@ -19,7 +19,8 @@ final class Harvests
     /** @return list<array{from: int, to: int, units: float}> the one lost soonest first */
     public static function of(Sheet $planting, Crop $crop): array
     {
-        $metres = array_sum(array_map(static fn (Sheet $s): float => $s->number('to_mm') - $s->number('from_mm'),
+        $metres = array_sum(array_map(static fn (Sheet $s): float => ($s->number('to_mm') - $s->number('from_mm'))
+            * ($s->has('width_share') ? $s->number('width_share') : 1.0),
             $planting->parts('pieces'))) / 1000;
         $units = $planting->number('per_metre') * ($planting->has('stand') ? $planting->number('stand') : 1.0) * $metres;
         [$ready, $clear] = [$planting->day('ready') ?? 0, $planting->day('clear') ?? 0];

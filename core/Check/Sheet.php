@@ -87,6 +87,12 @@ final readonly class Sheet
         return $numbers;
     }
 
+    /** @param array<string, mixed> $values in place of its own */
+    public function with(array $values): self
+    {
+        return new self([...$this->values, ...$values]);
+    }
+
     /** @return list<float> */
     public function floats(string $field): array
     {

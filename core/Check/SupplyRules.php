@@ -16,12 +16,14 @@ final readonly class SupplyRules
     /** @var array<string, array<string, array<string, int>>> */
     private array $needs;
     private int $today;
+    private LateSowing $late;
 
     /** @param list<Sheet> $plantings kept and new */
     public function __construct(Sheet $garden, private Sheet $plan, private CropBook $book, private array $plantings)
     {
         $this->needs = (new NeedSums($garden, $book))->all();
         $this->today = $garden->day('today') ?? 0;
+        $this->late = new LateSowing($garden);
     }
 
     /** @return list<Fault> */
@@ -93,7 +95,7 @@ final readonly class SupplyRules
                 continue;
             }
             $crop = $this->book->grown($planting->text('item'), $planting->text('variety'));
-            $lots = Harvests::of($planting, $crop);
+            $lots = Harvests::of($this->late->dated($planting, $crop), $crop);
             $left = array_column($lots, 'units');
             foreach ($taken[$key] as [$day, $reach, $units]) {
                 $usable = array_keys(array_filter($lots, static fn (array $lot): bool => $lot['from'] <= $day

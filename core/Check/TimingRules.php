@@ -107,7 +107,7 @@ final readonly class TimingRules
             [FaultKind::PastItsHold, $days['clear'] <= $last, \sprintf('It stands fit until %s at most.', Day::of($last)->iso())],
             [FaultKind::Frosted, !$place instanceof PlaceType || $this->lives($crop, $place, $days),
                     'Frost usually ends it before.'],
-            [FaultKind::WrongYield, self::isItsYield($planting->number('per_metre'), $crop, $isTimed),
+            [FaultKind::WrongYield, self::isItsYield($planting->number('per_metre') / $this->widthTimes($planting, $crop), $crop, $isTimed),
                 \sprintf('The crop book says %s units a metre.', $crop->produce->perMetre)],
         ];
 
@@ -207,6 +207,18 @@ final readonly class TimingRules
     {
         return Pattern::Cuts === $crop->pattern ? max(0, $crop->rhythm->cuts - 1) * $crop->rhythm->every
             : intdiv(max(0, $crop->rhythm->lasts - 1), max(1, $crop->rhythm->every)) * $crop->rhythm->every;
+    }
+
+    /** A wider bed holds more rows than the book's of 75 cm; one row stays one. */
+    private function widthTimes(Sheet $planting, Crop $crop): float
+    {
+        $beds = array_values(array_filter($this->garden->parts('beds'), static fn (Sheet $bed): bool => $bed->text('place')
+            === $planting->text('place')));
+        $widths = array_map(static fn (Sheet $bed): float => $bed->number('width_mm'), $beds);
+        $width = [] === $widths ? 750.0 : $widths[0];
+        $rows = $crop->stand->rows;
+
+        return 1 === $rows || 750.0 === $width ? 1.0 : max(1.0, floor(($width - 150) / floor(600 / ($rows - 1))) + 1) / $rows;
     }
 
     /** As the book says; bulbs planted late stay smaller. */

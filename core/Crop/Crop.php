@@ -6,6 +6,7 @@ namespace JollyFurrow\Crop;
 
 use JollyFurrow\Growth\Growth;
 use JollyFurrow\Growth\Limits;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\YearWindow;
 use JollyFurrow\Working\Source;
@@ -14,10 +15,11 @@ use JollyFurrow\Working\Source;
 final readonly class Crop
 {
     /**
-     * @param array<string, YearWindow> $sowing  when it usually goes into the ground at the reference place, by place type: a remark, but for what is worth a roof
+     * @param array<string, YearWindow> $sowing  usual at the reference place, by place type: a remark, but that it is worth a roof
      * @param array<string, Source>     $sources by the value's name in the book
      * @param string|null               $of      key of the crop this is a further variety of
      * @param array<string, string>     $notes   the grower's own, by name in the book
+     * @param list<string>              $also    other names growers use
      */
     public function __construct(
         public string $key,
@@ -39,7 +41,14 @@ final readonly class Crop
         public Limits $limits,
         private ?string $of = null,
         public array $notes = [],
+        public array $also = [],
     ) {
+    }
+
+    /** Units a metre of bed of that width gives: as many more as it holds more plants than the standard bed. */
+    public function perMetreOn(Length $width): float
+    {
+        return $this->produce->perMetre * Spacing::rowsOn($this->stand, $width) / $this->stand->rows;
     }
 
     /** An item is a crop in one form of harvest; a further variety of it gives the same item. */
@@ -62,7 +71,7 @@ final readonly class Crop
             $this->timing, $stand,
             new Produce($p->form, $p->unit, $p->perMetre * $yieldTimes, $p->packingLoss, $p->keepingDays, $p->weeklyLoss, $p->stored),
             $this->rhythm, $this->growth, $this->sowing, $this->recipe, $this->sources, $this->habits, $this->limits, $this->of,
-            $this->notes);
+            $this->notes, $this->also);
     }
 
     /**

@@ -28,12 +28,24 @@ final readonly class Spacing
     /** The book's rows in a bed of the standard width; as many at the same gap as fit in another. */
     public static function inBed(Stand $stand, Length $width, Length $length): self
     {
-        $usable = self::STANDARD_WIDTH_MM - 2 * self::EDGE_MM;
-        $gap = $stand->rows > 1 ? intdiv($usable, $stand->rows - 1) : $usable;
-        $room = max(0, $width->millimetres - 2 * self::EDGE_MM);
-        $rows = self::STANDARD_WIDTH_MM === $width->millimetres ? $stand->rows : max(1, intdiv($room, $gap) + ($stand->rows > 1 ? 1 : 0));
+        return self::of(self::rowsOn($stand, $width), $stand->inRow, $length, Length::fromMillimetres(self::gap($stand)));
+    }
 
-        return self::of($rows, $stand->inRow, $length, Length::fromMillimetres($gap));
+    /** Rows a bed of that width holds; what stands in one row stays in one. */
+    public static function rowsOn(Stand $stand, Length $width): int
+    {
+        $room = max(0, $width->millimetres - 2 * self::EDGE_MM);
+
+        return 1 === $stand->rows || self::STANDARD_WIDTH_MM === $width->millimetres ? $stand->rows
+            : max(1, intdiv($room, self::gap($stand)) + 1);
+    }
+
+    /** Millimetres between the rows of the standard bed. */
+    private static function gap(Stand $stand): int
+    {
+        $usable = self::STANDARD_WIDTH_MM - 2 * self::EDGE_MM;
+
+        return $stand->rows > 1 ? intdiv($usable, $stand->rows - 1) : $usable;
     }
 
     public static function of(int $rows, Length $inRow, Length $length, ?Length $rowGap = null): self

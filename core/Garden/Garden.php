@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace JollyFurrow\Garden;
 
 use JollyFurrow\Book\OwnValue;
+use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Plantings;
@@ -136,6 +138,20 @@ final readonly class Garden
 
         return CoverCalendar::with(Cover::usualOf($planting->place), array_values(array_filter($this->protections,
             static fn (Protection $p): bool => $p->isOver($planting->key, $beds))));
+    }
+
+    /** Width that most metres of bed of one place type have. */
+    public function usualWidth(PlaceType $place): Length
+    {
+        $metres = [];
+        foreach ($this->beds as $bed) {
+            if ($bed->place === $place) {
+                $metres[$bed->width->millimetres] = ($metres[$bed->width->millimetres] ?? 0) + $bed->length->millimetres;
+            }
+        }
+        arsort($metres);
+
+        return Length::fromMillimetres((int) (array_key_first($metres) ?? Spacing::STANDARD_WIDTH_MM));
     }
 
     /** Metres of bed of one place type. */

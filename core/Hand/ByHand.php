@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Hand;
 
 use JollyFurrow\Beds\Ground;
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
@@ -124,7 +125,8 @@ final readonly class ByHand
         $copy = new Planting(PlantingKey::free($planting->item, $sow, $garden->plantings->byKey()), $planting->item, $planting->method,
             $planting->place, $planting->recipe,
             $planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $planting->clear,
-            $this->book->grown($planting->item, $planting->variety)->produce->perMetre, $planting->pieces, Standing::Planned, true,
+            $this->onItsBeds($garden, $planting, $this->book->grown($planting->item, $planting->variety)), $planting->pieces,
+            Standing::Planned, true,
             variety: $planting->variety);
 
         return $this->onto($garden, $this->sowOn($garden, $copy, $sow), $bed, null);
@@ -137,7 +139,15 @@ final readonly class ByHand
         $moved = $this->redate($garden, $planting);
 
         return null !== $crop->growth->bulbHours && Standing::Planned === $planting->standing ? $moved
-            : $moved->but(perMetre: $crop->produce->perMetre);
+            : $moved->but(perMetre: $this->onItsBeds($garden, $planting, $crop));
+    }
+
+    /** Units a metre of the beds it stands on gives. */
+    private function onItsBeds(Garden $garden, Planting $planting, Crop $crop): float
+    {
+        $bed = $garden->bedsByName()[$planting->pieces[0]->bed ?? ''] ?? null;
+
+        return $crop->perMetreOn($bed->width ?? $garden->usualWidth($planting->place));
     }
 
     /** The days still to come, reckoned anew. */

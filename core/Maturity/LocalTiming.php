@@ -25,6 +25,8 @@ final class LocalTiming
     public readonly Sun $sun;
     /** @var array<string, Ripening> */
     private array $ripening = [];
+    /** @var array<string, self> by spreads */
+    private array $shifted = [];
     /** @var array<string, Weather> by cover or bench */
     private array $under = [];
     /** @var array<string, list<float>> by what is summed or averaged, and cover */
@@ -40,7 +42,7 @@ final class LocalTiming
     /** The same place in years so many spreads warmer or colder than usual. */
     public function shifted(float $spreads): self
     {
-        return new self($this->weather->shifted($spreads), $this->odds, $this->benches);
+        return $this->shifted['by '.$spreads] ??= new self($this->weather->shifted($spreads), $this->odds, $this->benches);
     }
 
     /** First day of a year of days that are all known, and long enough before the last of them. */

@@ -25,7 +25,8 @@ final readonly class CropNames
         $exact = $part = [];
         foreach ($this->book->entries() as $crop) {
             $names = array_map(self::plain(...), $crop->isFurtherVariety() ? [$crop->key, $crop->variety,
-                $crop->name.' '.$crop->variety, $crop->variety.' '.$crop->name] : [$crop->key, $crop->name, $crop->variety]);
+                $crop->name.' '.$crop->variety, $crop->variety.' '.$crop->name] : [$crop->key, $crop->name, $crop->variety,
+                    ...$crop->also]);
             if (\in_array($plain, $names, true)) {
                 $exact[] = $crop->key;
             } elseif (!$crop->isFurtherVariety() && (1 === preg_match('/\b'.preg_quote($plain, '/').'\b/u', implode(' | ', $names))
@@ -43,12 +44,14 @@ final readonly class CropNames
         $plain = self::plain($text);
         $near = [];
         foreach ($this->book->all() as $crop) {
-            if (\strlen($plain) > 2 && levenshtein(substr($plain, 0, 60), self::plain($crop->name)) <= self::NEAR) {
-                $near[] = $crop->name;
+            foreach (\strlen($plain) > 2 ? [$crop->name, ...$crop->also] : [] as $name) {
+                if (levenshtein(substr($plain, 0, 60), self::plain($name)) <= self::NEAR) {
+                    $near[$crop->key] = $crop->name;
+                }
             }
         }
 
-        return $near;
+        return array_values($near);
     }
 
     private static function plain(string $text): string

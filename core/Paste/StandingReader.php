@@ -131,7 +131,8 @@ final class StandingReader
         $sow = Method::Transplanted === $method && Column::Trays !== $column ? $day->plus(-$crop->timing->nurseryDays) : $day;
         $planted = Column::Trays === $column ? (new Candidates($garden, $this->recipes))->outOfTheNursery($crop, $day, $bed->place)
             ?? $day->plus($crop->timing->nurseryDays) : $day;
-        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $planted, $bed->place, $method);
+        $grown = (new Candidates($garden, $this->recipes))->inTheGround($crop, $sow, $planted, $bed->place, $method,
+            width: $bed->width);
         $frosted = $grown->lastField < $grown->ready;
         $clear = Day::of(max($grown->ready, $grown->lastField));
         $standing = self::standing($sow, $planted, $garden->today);

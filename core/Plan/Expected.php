@@ -7,7 +7,7 @@ namespace JollyFurrow\Plan;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
-use JollyFurrow\Supply\Lot;
+use JollyFurrow\Supply\TrueSupply;
 use JollyFurrow\Time\Day;
 
 /** What each planting is expected to give, week by week, and which market days it serves. */
@@ -24,12 +24,12 @@ final readonly class Expected
 
     public static function of(Garden $garden, Plan $plan, CropBook $book): self
     {
+        $supply = new TrueSupply($garden, $book);
         $lots = [];
         $byKey = [];
         foreach ($garden->plantings as $planting) {
-            $byKey[$planting->key] = $planting;
-            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $book->grown($planting->item,
-                $planting->variety))];
+            $byKey[$planting->key] = $supply->of($planting) ?? $planting;
+            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$supply->lots($planting)];
         }
         $weeks = [];
         $serves = [];

@@ -12,6 +12,7 @@ use JollyFurrow\Need\Needs;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Supply\Allocation;
 use JollyFurrow\Supply\Lot;
+use JollyFurrow\Supply\TrueSupply;
 use JollyFurrow\Time\Day;
 
 /** Holds plantings against needs: what is served, what is still to serve, who goes short. */
@@ -81,10 +82,10 @@ final readonly class Reckoning
      */
     private function lots(array $plantings): array
     {
+        $supply = new TrueSupply($this->garden, $this->book);
         $lots = [];
         foreach ($plantings as $planting) {
-            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...Lot::of($planting, $this->book->grown($planting->item,
-                $planting->variety))];
+            $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$supply->lots($planting)];
         }
 
         return $lots;

@@ -65,6 +65,12 @@ final readonly class Planting
         return Length::fromMillimetres(array_sum(array_map(static fn (Stretch $piece): int => $piece->to - $piece->from, $this->pieces)));
     }
 
+    /** Metres of whole bed it comes to: a share of the width is a share of the metre. */
+    public function bedMetres(): float
+    {
+        return array_sum(array_map(static fn (Stretch $piece): float => $piece->length()->metres() * $piece->widthShare, $this->pieces));
+    }
+
     public function occupancy(): Period
     {
         return Period::fromFirstToLast($this->bedStart, $this->clear);

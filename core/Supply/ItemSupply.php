@@ -17,13 +17,16 @@ final class ItemSupply
     /** @var array<string, list<Lot>> by item */
     private array $lots = [];
 
-    public function __construct(private readonly Garden $garden, private readonly CropBook $book)
+    private readonly TrueSupply $supply;
+
+    public function __construct(private readonly Garden $garden, CropBook $book)
     {
+        $this->supply = new TrueSupply($garden, $book);
         $this->needs = Needs::of($garden, $book);
         foreach ($garden->plantings as $planting) {
             if ($book->has($planting->item)) {
                 $this->lots[$planting->item] = [...$this->lots[$planting->item] ?? [],
-                    ...Lot::of($planting, $book->grown($planting->item, $planting->variety))];
+                    ...$this->supply->lots($planting)];
             }
         }
     }
@@ -39,8 +42,7 @@ final class ItemSupply
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $old));
         $lots = array_values(array_filter($this->lots[$item] ?? [], static fn (Lot $lot): bool => !isset($gone[$lot->planting])));
         foreach ($new as $planting) {
-            $lots = $planting->item === $item ? [...$lots, ...Lot::of($planting, $this->book->grown($planting->item,
-                $planting->variety))] : $lots;
+            $lots = $planting->item === $item ? [...$lots, ...$this->supply->lots($planting)] : $lots;
         }
         $served = 0;
         foreach (Allocation::of($this->needs->for($item), $lots)->served as $j => $units) {

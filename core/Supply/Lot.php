@@ -32,7 +32,7 @@ final readonly class Lot
         if (Pattern::GreenManure === $crop->pattern) {
             return [];
         }
-        $metres = $planting->length()->metres();
+        $metres = $planting->bedMetres();
         if ($crop->pattern->isStock()) {
             return self::stock($planting, $planting->yieldPerMetre() * $metres + 1e-9, $crop->produce->weeklyLoss);
         }

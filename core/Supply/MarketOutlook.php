@@ -32,9 +32,10 @@ final readonly class MarketOutlook
     public static function of(Garden $garden, CropBook $book, int $weeks): self
     {
         $days = self::marketDays($garden, $weeks);
+        $supply = new TrueSupply($garden, $book);
         foreach ($garden->plantings as $planting) {
             $crop = $book->grown($planting->item, $planting->variety);
-            foreach (Lot::of($planting, $crop) as $lot) {
+            foreach ($supply->lots($planting) as $lot) {
                 for ($day = max($lot->from, $garden->today->number); $lot->units >= 1.0
                     && $day <= $lot->to + $crop->produce->keepingDays; ++$day) {
                     if (isset($days[$day]) && $day <= $lot->to + self::reach($garden, $days[$day]['day'], $crop->produce)) {

@@ -9,7 +9,9 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Harvest\HarvestCurve;
+use JollyFurrow\Harvest\HarvestDays;
 use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Season\Here;
@@ -22,7 +24,7 @@ use JollyFurrow\Time\Day;
  * All ways to grow a crop in a garden between today and the last market day: every place type, method and
  * sowing day the place lets the crop go into the ground, counted by heat and light, or by plain catalogue days.
  */
-final readonly class Candidates
+final class Candidates
 {
     /** A perennial stands so many days after its first harvest, unless it is told otherwise (common practice, no source). */
     private const PERENNIAL_DAYS = 3650;
@@ -35,11 +37,13 @@ final readonly class Candidates
     private const GAINS = 7;
     private const LENGTHENS = 14;
 
-    private Here $here;
-    private PlantingCost $cost;
-    private Leads $leads;
+    /** @var array<string, Length> by place type */
+    private array $widths = [];
+    private readonly Here $here;
+    private readonly PlantingCost $cost;
+    private readonly Leads $leads;
 
-    public function __construct(private Garden $garden, private RecipeBook $recipes)
+    public function __construct(private readonly Garden $garden, private readonly RecipeBook $recipes)
     {
         $this->here = new Here($garden);
         $this->cost = new PlantingCost($garden, $recipes);
@@ -117,7 +121,7 @@ final readonly class Candidates
      * before the first harvest when frost, seed or darkness ends it before.
      */
     public function inTheGround(Crop $crop, Day $sow, Day $ground, PlaceType $place, Method $method,
-        ?CoverCalendar $covers = null): Candidate
+        ?CoverCalendar $covers = null, ?Length $width = null): Candidate
     {
         $recipe = $this->recipeFor($crop);
         $covers ??= CoverCalendar::always(Cover::usualOf($place));
@@ -126,14 +130,12 @@ final readonly class Candidates
             : $ripening->fromGround($sow->number, $ground->number, $method);
         $timed = null === $this->garden->timing() ? null : $ripe;
         $ready = $timed->ready ?? $this->ready($crop, $ground, $method);
-        $perMetre = $crop->produce->perMetre * ($timed->size ?? 1.0);
+        $perMetre = $crop->perMetreOn($width ?? $this->widths[$place->value] ??= $this->garden->usualWidth($place)) * ($timed->size ?? 1.0);
         $last = $this->last($crop, $ready, $ripe, $timed);
         $yields = [];
-        foreach ($crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm) as $after => $share) {
-            $day = null === $timed ? $ready + $after : $ripening->after($ready, (float) $after);
-            $left = null === $timed || null === $day ? 1.0 : $ripening->leftByHeat($day);
-            if (null !== $day && $day <= $last && $left > 0.0) {
-                $yields[$day] = ($yields[$day] ?? 0.0) + $share * $perMetre * $left;
+        foreach (null === $timed ? self::byCalendar($crop, $ready) : HarvestDays::of($crop, $ripening, $timed) as $day => $share) {
+            if ($day <= $last) {
+                $yields[$day] = $share * $perMetre;
             }
         }
         $last = [] === $yields || Pattern::Perennial === $crop->pattern ? $last : max(array_keys($yields));
@@ -143,6 +145,17 @@ final readonly class Candidates
             $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key,
             Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->millimetres,
                 $crop->stand->cellsPerTray, $crop->stand->trayLoss));
+    }
+
+    /** @return array<int, float> share of the whole yield by day number, as the crop's rhythm has it */
+    private static function byCalendar(Crop $crop, int $ready): array
+    {
+        $days = [];
+        foreach ($crop->pattern->isStock() ? [] : HarvestCurve::shares($crop->pattern, $crop->rhythm) as $after => $share) {
+            $days[$ready + $after] = $share;
+        }
+
+        return $days;
     }
 
     /** Day number it stands fit until; before it is ready where it comes to nothing. */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace JollyFurrow\Work;
 
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Shelter\Cover;
@@ -28,7 +30,7 @@ final readonly class StandCheck
     /** @param list<Day> $marketDays it serves */
     public static function of(Garden $garden, Planting $planting, Crop $crop, float $counted, array $marketDays): self
     {
-        $wanted = $crop->stand->rows / $crop->stand->inRow->metres() * $crop->stand->plantsPerSpot;
+        $wanted = self::expected($garden, $planting, $crop);
         $share = min(1.0, $counted / $wanted);
         $ripening = $garden->timing()?->of($crop, Cover::usualOf($planting->place));
         $days = $crop->timing->daysFor($planting->method) ?? 0;
@@ -41,12 +43,27 @@ final readonly class StandCheck
         }
         $advice = match (true) {
             $share >= self::KEEP => StandAdvice::Keep,
-            $share >= self::SOW_AGAIN => StandAdvice::Patch,
+            $share >= self::SOW_AGAIN => Method::Sown === $planting->method && 'root' === $crop->habits->rotation ? StandAdvice::Keep
+                : StandAdvice::Patch,
             [] === $resow => StandAdvice::TooLate,
             default => StandAdvice::SowAgain,
         };
 
         return new self($wanted, $share, $advice, $resow);
+    }
+
+    /**
+     * Plants on a metre of its bed: as many as are to stand, but not more than come up of what is sown. Sowing distance and
+     * final stand are two numbers.
+     */
+    private static function expected(Garden $garden, Planting $planting, Crop $crop): float
+    {
+        $stand = $crop->stand;
+        $bed = $garden->bedsByName()[$planting->pieces[0]->bed ?? ''] ?? null;
+        $up = $stand->seedsPerSpot * $stand->plantsPerSeedUnit * $stand->germination * $stand->fieldFactor;
+        $plants = Method::Sown === $planting->method ? min((float) $stand->plantsPerSpot, $up) : (float) $stand->plantsPerSpot;
+
+        return Spacing::rowsOn($stand, $bed->width ?? $garden->usualWidth($planting->place)) / $stand->inRow->metres() * $plants;
     }
 
     /** The nearest of the rough shares a note is kept in. */

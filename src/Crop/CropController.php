@@ -15,7 +15,9 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\ReadyRange;
 use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
@@ -32,7 +34,7 @@ final class CropController extends Page
         $search = mb_strtolower(trim($request->query->getString('q')));
         $family = $request->query->getString('family');
         $crops = array_values(array_filter($book->all(), static fn (Crop $c): bool => ('' === $family || $c->family === $family)
-            && ('' === $search || str_contains(mb_strtolower(implode(' ', array_map(static fn (Crop $v): string => $v->name.' '.$v->variety, $book->varietiesOf($c->key)))), $search))));
+            && ('' === $search || str_contains(mb_strtolower(implode(' ', array_map(static fn (Crop $v): string => implode(' ', [$v->name, $v->variety, ...$v->also]), $book->varietiesOf($c->key)))), $search))));
         usort($crops, static fn (Crop $a, Crop $b): int => [$a->family, $a->name] <=> [$b->family, $b->name]);
         $families = array_values(array_unique(array_map(static fn (Crop $c): string => $c->family, $book->all())));
         sort($families);
@@ -74,16 +76,20 @@ final class CropController extends Page
         ], 'crop', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
-    /** @return list<array{place: PlaceType, ripe: Ripeness|null, late: bool}> forward from a sowing, or backward from a market day; late: it does not keep until then */
+    /** @return list<array{place: PlaceType, ripe: Ripeness|null, late: bool, range: ReadyRange|null, why: Message|null, unusual: Message|null}> forward from a sowing, or backward from a market day; late: it does not keep until then */
     private static function answers(Garden $garden, Crop $crop, Method $method, Day $day, bool $isBackward): array
     {
         $timing = $garden->local();
         $answers = [];
         foreach ($crop->places() as $place) {
             $ripening = $timing->of($crop, Cover::usualOf($place));
-            $ripe = $isBackward ? $ripening->latestFor($day->number, $method) : $ripening->forward($day->number, $method);
+            $found = $isBackward ? $ripening->latestFor($day->number, $method) : $ripening->whatever($day->number, $method);
+            $ripe = null !== $found && $found->isPossible() ? $found : null;
             $answers[] = ['place' => $place, 'ripe' => $ripe, 'late' => $isBackward && null !== $ripe
-                && $ripe->lastGood + $crop->produce->keepingDays < $day->number];
+                && $ripe->lastGood + $crop->produce->keepingDays < $day->number,
+                'range' => null === $ripe ? null : ReadyRange::of($timing, $crop, Cover::usualOf($place), $ripe, $method),
+                'why' => $isBackward || null !== $ripe ? null : $found->never ?? $ripening->notReady($day->number, $method),
+                'unusual' => null === $ripe ? null : $ripening->unusual($ripe, $method)];
         }
 
         return $answers;

@@ -256,7 +256,7 @@ final class CropFacts
             $method = $crop->methods()[0] ?? Method::Sown;
             $windows = SowingWindows::of($garden, $crop, $place, $method);
             $facts[] = new Fact(['Into the ground here,', $place], [] === $windows ? 'never' : self::windows($windows),
-                'ground_'.$place->value);
+                'here');
         }
 
         return $facts;

@@ -10,7 +10,7 @@ use JollyFurrow\Book\BookColumns;
 final class ValueWords
 {
     private const GROUPS = [
-        'Name' => ['name' => 'Crop', 'variety' => 'Variety', 'family' => 'Family'],
+        'Name' => ['name' => 'Crop', 'also' => 'Also called', 'variety' => 'Variety', 'family' => 'Family'],
         'Your notes' => ['note_tolerance' => 'What it bears, what it takes', 'note_quality' => 'Quality in hand and on the plate',
             'note_customers' => 'What customers say'],
         'Timing' => ['days_sown' => 'Days to maturity, sown in the bed', 'nursery_days' => 'Days in the nursery',

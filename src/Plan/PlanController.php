@@ -15,6 +15,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Supply\TrueSupply;
 use JollyFurrow\Why\Contradictions;
 use JollyFurrow\Why\Explainer;
 use JollyFurrow\Why\TightWeeks;
@@ -42,7 +43,8 @@ final class PlanController extends Page
             'kept' => $stand->plan->keptShare(),
             'bent' => $garden->plantings->where(static fn (Planting $p): bool => [] !== $p->remarks
                 && !$p->clear->isBefore($garden->today))->all(),
-            'late' => $garden->plantings->where(static fn (Planting $p): bool => $p->isLate($garden->today))->all(),
+            'late' => array_map(static fn (Planting $p): array => ['planting' => $p, 'true' => (new TrueSupply($garden, $book))->of($p)],
+                $garden->plantings->where(static fn (Planting $p): bool => $p->isLate($garden->today))->all()),
             'ids' => $snapshot->plantingIds($visit->gardenId),
             'scopes' => DrawUp::scopes($garden),
             'proposed' => false !== $connection->fetchOne('SELECT 1 FROM proposal WHERE garden_id = ?', [$visit->gardenId]),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Maturity\ReadyRange;
 use JollyFurrow\Maturity\ReadyWorking;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Mass;
@@ -18,6 +20,7 @@ use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\BedSeason;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Season\SowingRisks;
 use JollyFurrow\Soil\Compost;
 use JollyFurrow\Soil\Fertiliser;
 use JollyFurrow\Working\From;
@@ -30,7 +33,11 @@ use JollyFurrow\Working\Working;
 /** All numbers of one planting with their workings. */
 final readonly class PlantingSheet
 {
-    /** @param list<Working> $dates */
+    /**
+     * @param list<Working>   $dates
+     * @param ReadyRange|null $range early, likely and late; null: it has been seen, is past, or does not go by heat and light
+     * @param list<Message>   $odds  what it is planned into: odds of frost, heat, seed
+     */
     private function __construct(
         public Spacing $spacing,
         public Working $spots,
@@ -44,6 +51,8 @@ final readonly class PlantingSheet
         public BedSketch $sketch,
         public Area $area,
         public bool $spreadsCompost,
+        public ?ReadyRange $range,
+        public array $odds,
     ) {
     }
 
@@ -69,7 +78,34 @@ final readonly class PlantingSheet
             BedSketch::of($bed, $spacing, $settings->units),
             $area,
             $recipes->get($planting->recipe)->spreadsCompost,
+            self::range($planting, $crop, $garden),
+            self::odds($planting, $crop, $garden),
         );
+    }
+
+    /** Ready days with their odds, while the harvest is still to come and goes by heat and light. */
+    private static function range(Planting $planting, Crop $crop, Garden $garden): ?ReadyRange
+    {
+        $timing = $garden->timing();
+        $cover = $garden->coversOf($planting);
+        $ripe = null === $timing || !$garden->today->isBefore($planting->ready) || Pattern::Perennial === $crop->pattern ? null
+            : $timing->of($crop, $cover)->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
+
+        return null === $ripe || null === $timing || $ripe->ready !== $planting->ready->number ? null
+            : ReadyRange::of($timing, $crop, $cover, $ripe, $planting->method);
+    }
+
+    /** @return list<Message> */
+    private static function odds(Planting $planting, Crop $crop, Garden $garden): array
+    {
+        if (!$garden->today->isBefore($planting->ready) || \in_array($crop->pattern, [Pattern::Perennial, Pattern::GreenManure], true)) {
+            return [];
+        }
+        $timing = $garden->local();
+        $ripening = $timing->of($crop, $garden->coversOf($planting));
+        $ripe = $ripening->fromGround($planting->sow->number, $planting->ground->number, $planting->method);
+
+        return array_values((new SowingRisks($crop, $planting->method, $ripening, $timing))->of($planting->ground->number, $ripe));
     }
 
     /** @return list<Working> dates as day numbers */
@@ -114,10 +150,10 @@ final readonly class PlantingSheet
 
     private static function yield(Planting $planting, Crop $crop): Working
     {
-        $units = floor($planting->perMetre * $planting->length()->metres() + 1e-9);
+        $units = floor($planting->perMetre * $planting->bedMetres() + 1e-9);
 
         return Working::goods(Sum::YieldInAll, $crop->produce->goods($units), 'floor(metres * perMetre + 0.000000001)', [
-            Input::of('metres', $planting->length()->metres(), Unit::Metre, Source::garden(From::ThePlanting)),
+            Input::of('metres', $planting->bedMetres(), Unit::Metre, Source::garden(From::ThePlanting)),
             Input::goods('perMetre', $crop->produce->ofAMetre($planting->perMetre), $crop->source('yield_per_m')),
         ], Source::practice());
     }

@@ -134,7 +134,7 @@ final class StandingController extends Page
             'market' => $market,
             'moved' => Reforecast::of($garden, $book),
             'totals' => array_map(static fn (Planting $p): Goods => $book->grown($p->item,
-                $p->variety)->produce->goods(floor($p->yieldPerMetre() * $p->length()->metres())), $standing),
+                $p->variety)->produce->goods(floor($p->yieldPerMetre() * $p->bedMetres())), $standing),
             'entry' => $entry,
             'list' => $list,
             'unknown' => $list?->unknownBeds($garden) ?? [],

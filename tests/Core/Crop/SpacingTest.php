@@ -38,12 +38,27 @@ final class SpacingTest extends TestCase
         self::assertSame([5, 7, 9, 1], [$rows(75), $rows(105), $rows(140), $rows(20)]);
     }
 
-    public function testACropOfOneRowStaysOneRowUntilTwoFit(): void
+    public function testACropOfOneRowStaysOneRow(): void
     {
         $stand = Book::crops()->get('tomato')->stand;
 
         $rows = static fn (float $cm): int => Spacing::inBed($stand, Length::fromCentimetres($cm), Length::fromMetres(10))->rows;
-        self::assertSame([1, 1, 1, 2], [$rows(75), $rows(90), $rows(134), $rows(135)], 'the edge is left free at both sides');
+        self::assertSame([1, 1, 1], [$rows(75), $rows(90), $rows(135)]);
         self::assertSame(22, Spacing::inBed($stand, Length::fromCentimetres(75), Length::fromMetres(10))->spots());
+    }
+
+    /** A bed 122 cm wide holds more rows of carrots than one of 75 cm, and gives as much more; a row of tomatoes stays a row. */
+    public function testYieldFollowsTheRowsABedHolds(): void
+    {
+        $carrot = Book::crops()->get('carrot');
+        $gap = 600 / ($carrot->stand->rows - 1);
+        $rows = (int) floor((1220 - 150) / $gap) + 1;
+
+        self::assertGreaterThan($carrot->stand->rows, $rows);
+        self::assertEqualsWithDelta($carrot->produce->perMetre * $rows / $carrot->stand->rows,
+            $carrot->perMetreOn(Length::fromCentimetres(122)), 1e-9);
+        self::assertSame($carrot->produce->perMetre, $carrot->perMetreOn(Length::fromCentimetres(75)));
+        $tomato = Book::crops()->get('tomato');
+        self::assertSame($tomato->produce->perMetre, $tomato->perMetreOn(Length::fromCentimetres(122)));
     }
 }

@@ -120,6 +120,12 @@ final class PasteTest extends TestCase
         self::assertSame(['lettuce-head'], $names->meant('Brookmantle'));
         self::assertEqualsCanonicalizing(['lettuce-head', 'lettuce-leaf'], $names->meant('lettuce'));
         self::assertSame([], $names->meant('moonfruit'));
+        foreach (['zucchini' => 'squash-summer', 'Courgettes' => 'squash-summer', 'rocket' => 'arugula', 'beetroot' => 'beet',
+            'coriander' => 'cilantro', 'bok choy' => 'pak-choi', 'aubergine' => 'eggplant', 'green beans' => 'bean-bush',
+            'bell pepper' => 'pepper', 'butternut' => 'squash-winter', 'romaine' => 'lettuce-head', 'cantaloupe' => 'melon',
+            'green onions' => 'scallion', 'swede' => 'rutabaga'] as $said => $crop) {
+            self::assertSame([$crop], $names->meant($said), $said);
+        }
         self::assertSame(['Radish'], $names->near('radsh'));
     }
 

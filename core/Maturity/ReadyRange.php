@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Maturity;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Shelter\CoverCalendar;
+
+/**
+ * Ready early in one year of ten, as a rule, and late in nine of ten: the sums run in weather so much warmer and colder
+ * that a mean over that many days is as rare. Day numbers; measured days are as they were.
+ */
+final readonly class ReadyRange
+{
+    /** One in ten of a bell curve lies beyond so many spreads. */
+    private const ONE_IN_TEN = 1.28;
+    /** A mean over n days spreads as over n / 5.7 days of their own, for weather carries over (own model). */
+    private const CARRIES = 5.7;
+    /** Shifts are taken in steps, so that plantings share them. */
+    private const STEP = 0.05;
+
+    private function __construct(public int $early, public int $likely, public int $late)
+    {
+    }
+
+    /** Null: in none of such years it gets ready. */
+    public static function of(LocalTiming $timing, Crop $crop, Cover|CoverCalendar $cover, Ripeness $ripe, Method $method): ?self
+    {
+        $days = max(6, $ripe->ready - $ripe->ground);
+        $shift = self::STEP * round(self::ONE_IN_TEN * sqrt(self::CARRIES / $days) / self::STEP);
+        $at = static fn (float $spreads): ?int => $timing->shifted($spreads)->of($crop, $cover)
+            ->fromGround($ripe->sow, $ripe->ground, $method)?->ready;
+        $early = $at($shift);
+        $late = $at(-$shift);
+
+        return null === $early || null === $late ? null : new self(min($early, $ripe->ready), $ripe->ready, max($late, $ripe->ready));
+    }
+}
