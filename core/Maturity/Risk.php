@@ -13,6 +13,7 @@ enum Risk: string
     case Heat = 'heat';
     case LittleLight = 'little-light';
     case Small = 'small';
+    case LittleHarvest = 'little-harvest';
     case Place = 'place';
     case Slow = 'slow';
     case Sickness = 'sickness';

@@ -20,6 +20,7 @@ use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Paths;
+use JollyFurrow\Maturity\Odds;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Why\WishCost;
 use Symfony\Component\HttpFoundation\Request;
@@ -81,6 +82,8 @@ final class RulesController extends Page
             'families' => $form->families(),
             'recipes' => $this->recipes->all(),
             'crops' => $this->book->sold(),
+            'odds' => array_combine(array_map(static fn (Odds $o): string => $o->value, Odds::toPlanBy()),
+                array_map($this->sayer->word(...), Odds::toPlanBy())),
             'schools' => array_column(array_map(static fn (SuccessionSchool $c): array => [$c->value, $c->words()],
                 SuccessionSchool::cases()), 1, 0),
             'lengths' => array_column(array_map(static fn (Lengths $c): array => [$c->value, $c->words()], Lengths::cases()), 1, 0),

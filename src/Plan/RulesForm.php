@@ -21,6 +21,7 @@ use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Paths;
+use JollyFurrow\Maturity\Odds;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Period;
@@ -41,7 +42,7 @@ final readonly class RulesForm
     {
         $rules = $this->garden->settings->rules;
         $filled = ['school' => $rules->school->value, 'lengths' => $rules->lengths->value, 'full_trays' => $rules->fullTrays ? '1' : '',
-            'most_sowings' => (string) $rules->mostSowings, 'reserve' => (string) round(100 * $rules->reserve, 1),
+            'odds' => $rules->odds->value, 'most_sowings' => (string) $rules->mostSowings, 'reserve' => (string) round(100 * $rules->reserve, 1),
             'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds)];
         foreach ($this->garden->blocks as $i => $name) {
             $block = $rules->block($name);
@@ -113,6 +114,8 @@ final readonly class RulesForm
             $entry->float('reserve', 0, 100) / 100,
             $entry->choice('reserve_way', ReserveWay::class),
             $entry->int('most_sowings', 0, 31),
+            $entry->choice('odds', Odds::class),
+            $this->garden->settings->rules->benches,
         );
     }
 
