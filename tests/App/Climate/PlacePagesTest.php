@@ -145,7 +145,7 @@ final class PlacePagesTest extends AppCase
         $planting = array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item))[0];
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planting->key];
         $this->browser->request('GET', $this->path('/planting/'.$id.'/stand?count=40'));
-        self::assertStringContainsString('23 % of the stand', $this->text());
+        self::assertStringContainsString('31 % of the stand', $this->text());
         $this->post($this->path('/planting/'.$id.'/note'), ['what' => 'seen', 'sign' => 'fit', 'day' => '2026-03-02',
             'seen' => PlantingMark::of($planting)]);
         self::assertResponseRedirects($this->path('/bed/A1'));
