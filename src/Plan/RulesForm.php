@@ -43,7 +43,8 @@ final readonly class RulesForm
         $rules = $this->garden->settings->rules;
         $filled = ['school' => $rules->school->value, 'lengths' => $rules->lengths->value, 'full_trays' => $rules->fullTrays ? '1' : '',
             'odds' => $rules->odds->value, 'most_sowings' => (string) $rules->mostSowings,
-            'reserve' => (string) round(100 * $rules->reserve, 1), 'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds)];
+            'reserve' => (string) round(100 * $rules->reserve, 1),
+            'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds)];
         foreach ($this->garden->blocks as $i => $name) {
             $block = $rules->block($name);
             $filled['recipe_'.$i] = $block->recipe;
