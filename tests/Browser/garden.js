@@ -26,4 +26,13 @@ async function beginGarden(page, name) {
   return page.url().match(/\/g\/[^/]+/)[0];
 }
 
-module.exports = { openDemo, drawUp, beginGarden };
+/** Opens the page of a bed where a crop stands today, by what the wall says of it; whichever bed the plan gave it. */
+async function openBedWhere(page, garden, words) {
+  await page.goto(`${garden}/wall`);
+  const found = await page.locator('a.planting title', { hasText: words }).first().textContent();
+  const bed = found.match(/bed ([^,]+),/)[1];
+  await page.goto(`${garden}/bed/${bed}`);
+  return bed;
+}
+
+module.exports = { openDemo, drawUp, beginGarden, openBedWhere };
