@@ -52,13 +52,20 @@ final class LotTest extends TestCase
         self::assertEqualsWithDelta(2 * 150, array_sum(array_map(static fn (Lot $l): float => $l->units, $lots)), 1.0);
     }
 
+    /** Half the width of ten metres is five metres of bed. */
+    public function testAShareOfTheWidthGivesThatShareOfTheYield(): void
+    {
+        self::assertSame(46.0, self::lots('lettuce-head', '2026-05-20', '2026-05-28', 9.3, 10_000, 0.5)[0]->units);
+    }
+
     /** @return list<Lot> */
-    private static function lots(string $item, string $ready, string $clear, float $perMetre, int $millimetres): array
+    private static function lots(string $item, string $ready, string $clear, float $perMetre, int $millimetres,
+        float $width = 1.0): array
     {
         $start = Day::parse('2026-03-10');
 
         return Lot::of(new Planting('p', $item, Method::Sown, PlaceType::Field, 'compost-mulch', $start, $start, $start,
-            Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of('A1', 0, $millimetres)], Standing::Growing, false),
+            Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of('A1', 0, $millimetres, $width)], Standing::Growing, false),
             Book::crops()->get($item));
     }
 }
