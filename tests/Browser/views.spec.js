@@ -11,7 +11,7 @@ async function faults(page) {
 
 for (const scheme of ['light', 'dark']) {
   test(`an audit of every main view finds nothing, ${scheme}`, async ({ browser }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(420_000);
     const context = await browser.newContext({ colorScheme: scheme });
     const page = await context.newPage();
     await page.goto('/sign-in');
@@ -31,6 +31,7 @@ for (const scheme of ['light', 'dark']) {
 }
 
 test('no page is wider than a phone, and what is tapped is large enough', async ({ browser }) => {
+  test.setTimeout(300_000);
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
   const garden = await openDemo(page);
@@ -44,6 +45,7 @@ test('no page is wider than a phone, and what is tapped is large enough', async 
 });
 
 test('nothing is fetched from elsewhere and nothing fails', async ({ page, baseURL }) => {
+  test.setTimeout(300_000);
   const elsewhere = [];
   const failed = [];
   page.on('request', (request) => { if (!request.url().startsWith(baseURL) && !request.url().startsWith('data:')) elsewhere.push(request.url()); });
