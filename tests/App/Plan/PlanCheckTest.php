@@ -16,10 +16,13 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Season\Here;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Tests\Support\RandomGarden;
+use JollyFurrow\Time\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
@@ -27,6 +30,7 @@ use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 final class PlanCheckTest extends KernelTestCase
 {
     private const GOOD = 30;
+    private const SOMEWHERE = 40;
 
     public function testFindsNothingInGoodPlans(): void
     {
@@ -67,6 +71,57 @@ final class PlanCheckTest extends KernelTestCase
             self::assertNotNull($garden->timing());
             self::assertSame([], $this->words(...$this->files($garden)), 'seed '.$seed);
         }
+    }
+
+    /** Forty gardens at eight places: nothing is planned that would come to nothing, or that nobody there would plan. */
+    public function testWhatIsPlannedIsPossibleAndUsualAtEightPlaces(): void
+    {
+        $planned = [];
+        for ($seed = 1; $seed <= self::SOMEWHERE; ++$seed) {
+            $garden = RandomGarden::somewhere($seed);
+            $here = new Here($garden);
+            $plan = $this->service(Planner::class)->draw($garden);
+            foreach ($plan->new as $p) {
+                $asked = [$this->service(CropBook::class)->grown($p->item, $p->variety), $p->method, $p->place, $p->sow, $p->ground];
+                $where = $garden->place->name.', seed '.$seed.', '.$p->key;
+                self::assertNull($here->against(...$asked)?->logged(), $where);
+                self::assertSame($p->ready->number, $here->ripe(...$asked)?->ready, $where);
+                $planned[$garden->place->name] = ($planned[$garden->place->name] ?? 0) + 1;
+            }
+            self::assertSame([], $this->words(...$this->files($garden, $plan)), 'seed '.$seed);
+        }
+        self::assertCount(8, $planned);
+        self::assertGreaterThan(150, array_sum($planned));
+    }
+
+    /** Beds of 120 cm hold more rows and give more; the checker counts the same. */
+    public function testFindsNothingInPlansOfWideAndNarrowBeds(): void
+    {
+        foreach ([60, 120] as $centimetres) {
+            for ($seed = 51; $seed <= 58; ++$seed) {
+                self::assertSame([], $this->words(...$this->files(RandomGarden::somewhere($seed, $centimetres))),
+                    $centimetres.' cm, seed '.$seed);
+            }
+        }
+    }
+
+    /** A ready day a week too soon is seen, where something grows in that week. */
+    public function testAReadyDayAWeekTooSoonIsSeen(): void
+    {
+        $seen = $all = 0;
+        for ($seed = 1; $seed <= 16; ++$seed) {
+            [$file, $plan] = $this->files(RandomGarden::somewhere($seed));
+            foreach (array_keys(self::list($plan, 'plantings')) as $i) {
+                $ready = self::peek($plan, 'plantings.'.$i.'.ready');
+                self::assertIsString($ready);
+                $soon = self::changed($plan, 'plantings.'.$i.'.ready', Day::parse($ready)->plus(-7)->iso());
+                $kinds = array_map(static fn (Fault $f): FaultKind => $f->kind, $this->check($file, $soon));
+                $seen += (int) \in_array(FaultKind::WrongReady, $kinds, true);
+                ++$all;
+            }
+        }
+        self::assertGreaterThan(50, $all);
+        self::assertSame($all, $seen);
     }
 
     public function testFindsNothingInTheDemoPlan(): void
@@ -191,11 +246,10 @@ final class PlanCheckTest extends KernelTestCase
     }
 
     /** @return array{array<string, mixed>, array<string, mixed>} the garden and its plan as they would come from files */
-    private function files(Garden $garden): array
+    private function files(Garden $garden, ?Plan $drawn = null): array
     {
-        $planner = $this->service(Planner::class);
         $plan = (new PlanJson($this->service(CropBook::class), $this->service(RecipeBook::class),
-            $this->service(Sayer::class)))->of($garden, $planner->draw($garden));
+            $this->service(Sayer::class)))->of($garden, $drawn ?? $this->service(Planner::class)->draw($garden));
         /** @var array{array<string, mixed>, array<string, mixed>} $files */
         $files = [json_decode($this->service(GardenWriter::class)->write($garden), true),
             json_decode(json_encode($plan, \JSON_THROW_ON_ERROR), true)];

@@ -69,6 +69,20 @@ final class RandomGarden
             $promises, []);
     }
 
+    /** The same at one of the eight places, by turns, dated by heat and light; all beds of one width. */
+    public static function somewhere(int $seed, int $centimetres = 75): Garden
+    {
+        $g = self::of($seed);
+        $names = array_keys(EightPlaces::all());
+        $name = $names[$seed % \count($names)];
+        $place = new Place($name, EightPlaces::all()[$name]['latitude'], 100, $g->place->lastFrost, $g->place->firstFrost);
+        $beds = array_map(static fn (Bed $b): Bed => new Bed($b->name, $b->block, $b->position, $b->length,
+            Length::fromCentimetres($centimetres), $b->path, $b->place), $g->beds);
+
+        return new Garden($g->name, $g->today, $place, $g->settings, $g->blocks, $beds, $g->history, $g->outlets, $g->products,
+            $g->promises, [], [], EightPlaces::climate($name));
+    }
+
     /**
      * The same with rules by chance: resting and reserve beds, "not here", quarantine, blocks with a recipe or families of
      * their own, a cycle, wishes, a reserve.
