@@ -27,6 +27,10 @@ enum Against: string implements Code
     case Frost = 'frost';
     /** Values: ready. */
     case FrostFirst = 'frost-first';
+    /** Values: odds, ready. */
+    case WinterFrost = 'winter-frost';
+    /** Values: ready. */
+    case WinterKills = 'winter-kills';
     /** Values: ready, mean. */
     case TooCool = 'too-cool';
     /** Values: day. */
@@ -57,7 +61,7 @@ enum Against: string implements Code
     {
         return match ($this) {
             self::ColdSoil, self::SeedMayRot => Risk::ColdSoil,
-            self::Frost, self::FrostFirst, self::TooCool => Risk::Frost,
+            self::Frost, self::FrostFirst, self::WinterFrost, self::WinterKills, self::TooCool => Risk::Frost,
             self::BoltsFromCold, self::BoltsFromLongDays => Risk::Bolting,
             self::TooHot, self::HotDays, self::HotSoil, self::FewGerminate, self::MoreSeed => Risk::Heat,
             self::FewPickings => Risk::LittleHarvest,
@@ -74,7 +78,7 @@ enum Against: string implements Code
     {
         return match ($this) {
             self::NotReadyInTime, self::SeedMayRot, self::FewGerminate, self::BoltsFromCold, self::BoltsFromLongDays, self::TooCool,
-            self::FrostFirst,
+            self::FrostFirst, self::WinterKills,
             self::DaysTooShort, self::NoChill, self::NoPlaceForIt, self::NotDoneSo => true,
             default => false,
         };

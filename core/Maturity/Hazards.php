@@ -146,12 +146,20 @@ final class Hazards
                 ? Against::BoltsFromCold : Against::BoltsFromLongDays, day: Day::of($ends)),
             EndedBy::Cool === $endedBy && $ends <= $course->ready => Message::of(Against::TooCool, ready: Day::of($course->ready),
                 mean: self::degrees($this->limits->cool ?? 0.0)),
-            $frozen > self::CERTAIN => Message::of(Against::FrostFirst, ready: Day::of($course->ready)),
-            $frozen > $this->timing->odds => Message::of(Against::Frost, odds: Quantity::of($frozen, Unit::Share),
-                ready: Day::of($course->ready)),
+            $frozen > $this->timing->odds => $this->freezes($frozen, Day::of($course->ready)),
             null !== $this->limits->heat?->pause && $this->isPausedAllTime($course->ready, $ends) => Message::of(Against::TooHot),
             default => null,
         };
+    }
+
+    /** What overwinters is helped by a hardier variety, all else by an earlier day. */
+    private function freezes(float $frozen, Day $ready): Message
+    {
+        [$certain, $likely] = $this->crop->growth->anchored ? [Against::WinterKills, Against::WinterFrost]
+            : [Against::FrostFirst, Against::Frost];
+
+        return $frozen > self::CERTAIN ? Message::of($certain, ready: $ready)
+            : Message::of($likely, odds: Quantity::of($frozen, Unit::Share), ready: $ready);
     }
 
     /** Odds that frost has killed it, or spoiled what it bears, before it is ready. */

@@ -51,7 +51,8 @@ final class OldValuesTest extends TestCase
     /** What is told already stays, so that reading twice does no harm. */
     public function testTellsOnlyOnce(): void
     {
-        $once = OldValues::told([new OwnValue('leek', 'frost_damage', 'grown:-8 harvest:-5', ''), new OwnValue('leek', 'bolt_heat_c', '25', '')]);
+        $once = OldValues::told([new OwnValue('leek', 'frost_damage', 'grown:-8 harvest:-5', ''),
+            new OwnValue('leek', 'bolt_heat_c', '25', '')]);
 
         self::assertEquals($once, OldValues::told($once));
     }

@@ -38,7 +38,7 @@ final class LadderTest extends TestCase
         $inland = VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'cauliflower',
             Day::parse('2026-07-10'), PlaceType::Field);
         $frozen = array_values(array_filter($inland->rungs, static fn (LadderRung $r): bool => 'cauliflower-winter-b' === $r->crop->key))[0];
-        self::assertStringStartsWith('frost', Said::of($frozen->why));
+        self::assertStringStartsWith('winter-frost', Said::of($frozen->why));
 
         self::assertSame(['cauliflower-early', 'cauliflower', 'cauliflower-late', 'cauliflower-winter-a', 'cauliflower-winter-b',
             'cauliflower-winter-c'], array_map(static fn (LadderRung $r): string => $r->crop->key, $good));

@@ -6,6 +6,7 @@ namespace JollyFurrow\Tests\Maturity;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Maturity\Against;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Maturity\Ripening;
@@ -18,6 +19,7 @@ use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\EightPlaces;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** What holds of every crop of the book at each of eight places, on every fifth day of a year. */
@@ -103,6 +105,20 @@ final class EveryPlaceTest extends TestCase
         self::assertSame([], array_diff($careful, $daring));
         self::assertSame([], array_diff($daring, $most));
         self::assertGreaterThan(\count($careful), \count($most));
+    }
+
+    /** Winter cauliflower stands through the winter of a mild coast, seldom inland, never in the north; earlier sowing is no help. */
+    #[TestWith(['50N', null, false])]
+    #[TestWith(['47N', Against::WinterFrost, false])]
+    #[TestWith(['60N', Against::WinterKills, true])]
+    public function testWinterKillsWhatOverwinters(string $place, ?Against $against, bool $isCertain): void
+    {
+        $day = Day::parse('2025-07-10')->number;
+        $never = EightPlaces::timing($place)->of(Book::crops()->get('cauliflower-winter-b'), Cover::None)
+            ->fromGround($day, $day, Method::Transplanted)?->never?->code;
+
+        self::assertSame($against, $never);
+        self::assertSame($isCertain, true === $never?->isCertain());
     }
 
     /** A warmer bench brings on sooner what stands on it, and nothing else. */
