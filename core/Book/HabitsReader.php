@@ -20,12 +20,6 @@ final readonly class HabitsReader
     {
         [$phLeast, $phMost] = $values->range('ph', 4, 9);
 
-        // Read into a variable first: PHP 8.2's tracing JIT was seen to hand on the condition of this choice in its place.
-        $flowerDays = null;
-        if ($values->yes('bees')) {
-            $flowerDays = $values->int('flower_days', 1, 120);
-        }
-
         return new Habits(
             $values->choice('frost_class', Hardiness::class),
             $values->text('sign'),
@@ -40,7 +34,7 @@ final readonly class HabitsReader
             $values->oneOf('rotation', self::ROTATION),
             $values->int('isolation_m', 0, 2000),
             $values->optionalInt('isolation_days', 0, 60) ?? 0,
-            $flowerDays,
+            $values->yes('bees') ? $values->int('flower_days', 1, 120) : null,
             $this->store($values),
             $values->text('toxic'),
         );

@@ -56,7 +56,9 @@ final class AccountController extends Page
         $typed = new NewPassword();
         $form = $this->typedInto($request, NewPasswordType::class, $typed);
         if ($form->isSubmitted() && $form->isValid()) {
-            $passwords->set($account, $typed->password);
+            if (!$passwords->setBy($secret, $typed->password)) {
+                return $this->gone();
+            }
             $this->addFlash('done', 'The new password is kept. Sign in with it.');
 
             return $this->seeOther('sign_in');
@@ -77,9 +79,13 @@ final class AccountController extends Page
         $form = $account instanceof Account ? $this->forms->fresh(NewAccountType::class, $typed) : $this->typedInto($request,
             NewAccountType::class, $typed);
         if ($request->isMethod('POST')) {
-            $account = $account instanceof Account ? $account : $accounts->openAsTyped($form, $typed);
-            if ($account instanceof Account && $members->accept($secret, $account)) {
-                $this->getUser() instanceof Account ?: $security->login($account, 'form_login', 'main');
+            if ($account instanceof Account || $accounts->isGood($form, $typed)) {
+                $member = $members->accept($secret, static fn (): Account => $account instanceof Account ? $account
+                    : $accounts->openTyped($typed));
+                if (null === $member) {
+                    return $this->gone();
+                }
+                $account instanceof Account ?: $security->login($member, 'form_login', 'main');
 
                 return $this->seeOther('wall', ['garden' => $to['garden_id']]);
             }

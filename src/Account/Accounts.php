@@ -29,18 +29,25 @@ final readonly class Accounts
     }
 
     /**
-     * As it is typed; null when something is wrong, which is told at the form.
+     * Whether an account can be opened as typed; what is wrong is told at the form.
      *
      * @param FormInterface<mixed> $form
      */
-    public function openAsTyped(FormInterface $form, NewAccount $typed): ?Account
+    public function isGood(FormInterface $form, NewAccount $typed): bool
     {
-        $email = mb_strtolower($typed->email);
-        if (null !== $this->find($email)) {
+        if (null !== $this->find(mb_strtolower($typed->email))) {
             Forms::fault($form, 'email', 'There is an account with this address already. Sign in with it instead.');
         }
 
-        return $form->isValid() && '' !== $email ? $this->open($email, $typed->name, $typed->password) : null;
+        return $form->isValid() && '' !== $typed->email;
+    }
+
+    public function openTyped(NewAccount $typed): Account
+    {
+        $email = mb_strtolower($typed->email);
+        \assert('' !== $email);
+
+        return $this->open($email, $typed->name, $typed->password);
     }
 
     public function find(string $email): ?Account

@@ -6,9 +6,7 @@ namespace App\Account;
 
 use App\Log\ChangeLog;
 use App\Rows\Account;
-use App\Rows\GardenRow;
 use App\Shared\Role;
-use App\Shared\Today;
 use App\Shared\Visit;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -17,10 +15,8 @@ use JollyFurrow\Time\Day;
 /** Who belongs to a garden and as what; inviting, changing, removing. A garden always keeps an owner. Each change is a line of the log. */
 final readonly class Members
 {
-    private const DAYS = 14;
-
     public function __construct(private Connection $connection, private EntityManagerInterface $entities, private ChangeLog $log,
-        private Today $today)
+        private SecretLinks $links)
     {
     }
 
@@ -39,59 +35,53 @@ final readonly class Members
     /** @return list<array{id: string, note: string, role: Role, ends: Day}> still open */
     public function invitations(string $gardenId): array
     {
-        $rows = $this->connection->fetchAllAssociative('SELECT id, note, role, ends_at FROM invitation WHERE garden_id = ? AND used_by IS NULL AND ends_at > ? ORDER BY ends_at, id', [$gardenId, $this->now()]);
-
-        return array_map(static fn (array $row): array => ['id' => self::text($row['id']), 'note' => self::text($row['note']),
-            'role' => Role::from(self::text($row['role'])), 'ends' => Day::of(intdiv(is_numeric($row['ends_at']) ? (int) $row['ends_at']
-            : 0, 86400))], $rows);
+        return array_map(static fn (SecretLink $link): array => ['id' => $link->id, 'note' => $link->note,
+            'role' => $link->role ?? Role::Reader, 'ends' => Day::of(intdiv($link->endsAt, 86400))],
+            $this->links->ofGarden(LinkKind::Join, $gardenId));
     }
 
     /** @return string the secret of the link, shown once */
     public function invite(Visit $visit, Role $role, string $note): string
     {
-        $secret = Secret::make();
-        $this->write($visit, \sprintf('%s invited as %s', '' === $note ? 'Somebody' : $note, $role->value), fn () => $this->connection->insert('invitation', ['id' => GardenRow::newId(), 'garden_id' => $visit->gardenId,
-            'role' => $role->value, 'note' => $note, 'secret' => Secret::hash($secret), 'invited_by' => $visit->accountId,
-            'ends_at' => $this->now() + self::DAYS * 86400]));
+        $words = \sprintf('%s invited as %s', '' === $note ? 'Somebody' : $note, $role->value);
 
-        return $secret;
+        return $this->write($visit, $words, fn (): string => $this->links->make(LinkKind::Join, ['garden_id' => $visit->gardenId,
+            'made_by' => $visit->accountId, 'role' => $role, 'note' => $note]));
     }
 
     public function withdraw(Visit $visit, string $invitation): void
     {
-        $this->write($visit, 'An invitation withdrawn', fn () => $this->connection->delete('invitation',
-            ['id' => $invitation, 'garden_id' => $visit->gardenId, 'used_by' => null]));
+        $this->write($visit, 'An invitation withdrawn', fn () => $this->links->revoke(LinkKind::Join, $visit->gardenId, $invitation));
     }
 
     /** @return array{garden: string, garden_id: string, role: Role}|null what an open invitation is for */
     public function invitation(string $secret): ?array
     {
-        $row = $this->connection->fetchAssociative('SELECT g.id, g.name, i.role FROM invitation i JOIN garden g ON g.id = i.garden_id WHERE i.secret = ? AND i.used_by IS NULL AND i.ends_at > ?', [Secret::hash($secret), $this->now()]);
+        $link = $this->openInvitation($secret);
+        $name = null === $link ? false : $this->connection->fetchOne('SELECT name FROM garden WHERE id = ?', [$link->garden]);
 
-        return false === $row ? null : ['garden' => self::text($row['name']), 'garden_id' => self::text($row['id']),
-            'role' => Role::from(self::text($row['role']))];
+        return null === $link || !\is_string($name) ? null
+            : ['garden' => $name, 'garden_id' => (string) $link->garden, 'role' => $link->role ?? Role::Reader];
     }
 
-    /** Uses the invitation up. Who belongs to the garden already keeps the higher of both roles. */
-    public function accept(string $secret, Account $account): bool
+    /**
+     * Uses the invitation up, for one account. Who belongs to the garden already keeps the higher of both roles.
+     *
+     * @param callable(): Account $account opened in the same transaction, where there is none yet
+     *
+     * @return Account|null null: the invitation is open no longer, and no account was opened
+     */
+    public function accept(string $secret, callable $account): ?Account
     {
-        return $this->entities->wrapInTransaction(function () use ($secret, $account): bool {
-            $to = $this->invitation($secret);
-            if (null === $to) {
-                return false;
+        return $this->entities->wrapInTransaction(function () use ($secret, $account): ?Account {
+            $link = $this->openInvitation($secret);
+            if (null === $link || !$this->links->use($link)) {
+                return null;
             }
-            $this->connection->update('invitation', ['used_by' => $account->id], ['secret' => Secret::hash($secret)]);
-            $now = $this->roleOf($to['garden_id'], $account->id);
-            if (null === $now) {
-                $this->connection->insert('member', ['garden_id' => $to['garden_id'], 'account_id' => $account->id,
-                    'role' => $to['role']->value]);
-            } elseif (!$now->mayDoWhat($to['role'])) {
-                $this->connection->update('member', ['role' => $to['role']->value], ['garden_id' => $to['garden_id'],
-                    'account_id' => $account->id]);
-            }
-            $this->log->note($to['garden_id'], $account->id, \sprintf('%s joined as %s', $account->name(), $to['role']->value));
+            $member = $account();
+            $this->let($member, (string) $link->garden, $link->role ?? Role::Reader);
 
-            return true;
+            return $member;
         });
     }
 
@@ -142,19 +132,51 @@ final readonly class Members
             if ($now !== $role) {
                 $this->log->note($visit->gardenId, $visit->accountId, $words((string) $this->name($visit->gardenId, $accountId)));
                 $work();
+                $this->links->revokePasswordLinks($accountId);
+                if (Role::Owner === $now) {
+                    $this->links->revokeInvitationsOf($visit->gardenId, $accountId);
+                }
             }
 
             return null;
         });
     }
 
-    /** @param callable(): mixed $work */
-    private function write(Visit $visit, string $words, callable $work): void
+    /**
+     * @template T
+     *
+     * @param callable(): T $work
+     *
+     * @return T
+     */
+    private function write(Visit $visit, string $words, callable $work): mixed
     {
-        $this->entities->wrapInTransaction(function () use ($visit, $words, $work): void {
-            $work();
+        return $this->entities->wrapInTransaction(function () use ($visit, $words, $work): mixed {
+            $done = $work();
             $this->log->note($visit->gardenId, $visit->accountId, $words);
+
+            return $done;
         });
+    }
+
+    /** An invitation holds as long as whoever made it is an owner. */
+    private function openInvitation(string $secret): ?SecretLink
+    {
+        $link = $this->links->open(LinkKind::Join, $secret);
+
+        return null !== $link && Role::Owner === $this->roleOf((string) $link->garden, (string) $link->madeBy) ? $link : null;
+    }
+
+    private function let(Account $account, string $gardenId, Role $role): void
+    {
+        $now = $this->roleOf($gardenId, $account->id);
+        if (null === $now) {
+            $this->connection->insert('member', ['garden_id' => $gardenId, 'account_id' => $account->id, 'role' => $role->value]);
+        } elseif (!$now->mayDoWhat($role)) {
+            $this->connection->update('member', ['role' => $role->value], ['garden_id' => $gardenId, 'account_id' => $account->id]);
+        }
+        $this->links->revokePasswordLinks($account->id);
+        $this->log->note($gardenId, $account->id, \sprintf('%s joined as %s', $account->name(), $role->value));
     }
 
     private function roleOf(string $gardenId, string $accountId): ?Role
@@ -162,11 +184,6 @@ final readonly class Members
         $role = $this->connection->fetchOne('SELECT role FROM member WHERE garden_id = ? AND account_id = ?', [$gardenId, $accountId]);
 
         return \is_string($role) ? Role::from($role) : null;
-    }
-
-    private function now(): int
-    {
-        return $this->today->now()->getTimestamp();
     }
 
     private static function text(mixed $value): string

@@ -84,7 +84,7 @@ final class MembersController extends Page
                 : \sprintf($foreign, $name), '');
         }
         $words = \sprintf('Hand this link to %s. It works once, for a day, and sets a new password.', $name);
-        $this->showLink($words, 'new_password', $passwords->link($member));
+        $this->showLink($words, 'new_password', $passwords->link($member, $visit->accountId));
 
         return $this->seeOther('members', ['garden' => $visit->gardenId]);
     }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Rows\Account;
-use App\Rows\GardenRow;
-use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -14,10 +12,8 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 /** New passwords, by the old one or by a one-time link. Whoever was signed in with the old one elsewhere is signed out there. */
 final readonly class Passwords
 {
-    private const HOURS = 24;
-
     public function __construct(private Connection $connection, private EntityManagerInterface $entities,
-        private UserPasswordHasherInterface $hasher, private Today $today)
+        private UserPasswordHasherInterface $hasher, private SecretLinks $links, private Members $members)
     {
     }
 
@@ -28,29 +24,55 @@ final readonly class Passwords
 
     public function set(Account $account, #[\SensitiveParameter] string $password): void
     {
-        $account->takePassword($this->hasher->hashPassword($account, $password));
-        $this->entities->flush();
-        $this->connection->delete('password_link', ['account_id' => $account->id]);
+        $hash = $this->hasher->hashPassword($account, $password);
+        $this->entities->wrapInTransaction(function () use ($account, $hash): void {
+            $account->takePassword($hash);
+            $this->links->revokePasswordLinks($account->id);
+            $this->connection->delete('rememberme_token', ['username' => $account->getUserIdentifier()]);
+        });
     }
 
-    /** @return string the secret of a new link; earlier ones of the account end */
-    public function link(string $accountId): string
+    /** By a link; false: it is open no longer, and nothing is changed. */
+    public function setBy(string $secret, #[\SensitiveParameter] string $password): bool
     {
-        $secret = Secret::make();
-        $this->connection->transactional(function () use ($accountId, $secret): void {
-            $this->connection->delete('password_link', ['account_id' => $accountId]);
-            $this->connection->insert('password_link', ['id' => GardenRow::newId(), 'account_id' => $accountId,
-                'secret' => Secret::hash($secret), 'ends_at' => $this->today->now()->getTimestamp() + self::HOURS * 3600, 'used' => 0]);
-        });
+        return $this->entities->wrapInTransaction(function () use ($secret, $password): bool {
+            [$link, $account] = $this->opened($secret);
+            if (null === $link || null === $account || !$this->links->use($link)) {
+                return false;
+            }
+            $this->set($account, $password);
 
-        return $secret;
+            return true;
+        });
+    }
+
+    /**
+     * @param string|null $madeBy the owner who hands it out; null: the server
+     *
+     * @return string the secret of a new link; earlier ones of the account end
+     */
+    public function link(string $accountId, ?string $madeBy): string
+    {
+        return $this->entities->wrapInTransaction(function () use ($accountId, $madeBy): string {
+            $this->links->revokePasswordLinks($accountId);
+
+            return $this->links->make(LinkKind::Password, ['account_id' => $accountId, ...null === $madeBy ? [] : ['made_by' => $madeBy]]);
+        });
     }
 
     public function whose(string $secret): ?Account
     {
-        $id = $this->connection->fetchOne('SELECT account_id FROM password_link WHERE secret = ? AND used = 0 AND ends_at > ?',
-            [Secret::hash($secret), $this->today->now()->getTimestamp()]);
+        return $this->opened($secret)[1];
+    }
 
-        return \is_string($id) ? $this->entities->find(Account::class, $id) : null;
+    /** @return array{SecretLink|null, Account|null} both null when the link is open no longer, or its maker may not hand it out any more */
+    private function opened(string $secret): array
+    {
+        $link = $this->links->open(LinkKind::Password, $secret);
+        if (null === $link || (null !== $link->madeBy && !$this->members->ownsAllGardensOf($link->madeBy, (string) $link->account))) {
+            return [null, null];
+        }
+
+        return [$link, $this->entities->find(Account::class, $link->account)];
     }
 }

@@ -27,7 +27,7 @@ final class PlanController extends Page
 {
     #[Route('/g/{garden}/plan', name: 'plan', methods: ['GET'])]
     public function plan(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, Explainer $explainer, CropBook $book,
-        ShortList $short, Connection $connection): Response
+        ShortList $short, Connection $connection, Runs $runs): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $garden = $stand->garden;
@@ -49,40 +49,40 @@ final class PlanController extends Page
             'scopes' => DrawUp::scopes($garden),
             'proposed' => false !== $connection->fetchOne('SELECT 1 FROM proposal WHERE garden_id = ?', [$visit->gardenId]),
             'frozen' => $garden->today->plus(Planner::FROZEN_DAYS),
-            'last' => $connection->fetchAssociative("SELECT * FROM plan_run WHERE garden_id = ? AND state IN ('done', 'failed') ORDER BY started_at DESC, id DESC LIMIT 1", [$visit->gardenId]) ?: null,
+            'last' => $runs->newest($visit->gardenId),
         ], 'plan');
     }
 
     /** Makes the run; the page then starts it and looks in on it. Without scripts the plan is drawn at once. */
     #[Route('/g/{garden}/plan', name: 'draw_up', methods: ['POST'])]
     public function start(Request $request, Visit $visit, EntityManagerInterface $entities, Today $today, DrawUp $drawUp,
-        Connection $connection): Response
+        Runs $runs): Response
     {
         $run = new PlanRun($visit->gardenId, $today->now()->getTimestamp(), mb_substr($request->request->getString('what'), 0, 200));
         $entities->persist($run);
         $entities->flush();
         if ($request->headers->has('HX-Request')) {
-            return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($connection, $visit, $run->id),
+            return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($runs, $visit, $run->id),
                 'begin' => true]);
         }
-        $this->draw($request, $visit, $run->id, $drawUp, $connection);
+        $this->draw($request, $visit, $run->id, $drawUp, $runs);
 
         return $this->seeOther('proposal', ['garden' => $visit->gardenId]);
     }
 
     #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_go', methods: ['POST'])]
-    public function go(Request $request, Visit $visit, string $run, DrawUp $drawUp, Connection $connection): Response
+    public function go(Request $request, Visit $visit, string $run, DrawUp $drawUp, Runs $runs): Response
     {
-        $this->run($connection, $visit, $run);
-        $this->draw($request, $visit, $run, $drawUp, $connection);
+        $this->run($runs, $visit, $run);
+        $this->draw($request, $visit, $run, $drawUp, $runs);
 
         return new Response('', Response::HTTP_NO_CONTENT);
     }
 
     #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_progress', methods: ['GET'])]
-    public function progress(Visit $visit, string $run, Connection $connection): Response
+    public function progress(Visit $visit, string $run, Runs $runs): Response
     {
-        $response = $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $found = $this->run($connection, $visit, $run),
+        $response = $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $found = $this->run($runs, $visit, $run),
             'begin' => false]);
         if (\in_array($found['state'], ['done', 'failed'], true)) {
             $response->headers->set('HX-Redirect', $this->generateUrl('done' === $found['state'] ? 'proposal' : 'plan',
@@ -93,25 +93,23 @@ final class PlanController extends Page
     }
 
     #[Route('/g/{garden}/plan/run/{run}/stop', name: 'draw_up_stop', methods: ['POST'])]
-    public function stop(Visit $visit, string $run, Connection $connection): Response
+    public function stop(Visit $visit, string $run, Runs $runs): Response
     {
-        $this->run($connection, $visit, $run);
-        $connection->update('plan_run', ['stop' => 1], ['id' => $run, 'garden_id' => $visit->gardenId]);
+        $this->run($runs, $visit, $run);
+        $runs->stop($visit->gardenId, $run);
 
-        return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($connection, $visit, $run), 'begin' => false]);
+        return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($runs, $visit, $run), 'begin' => false]);
     }
 
     /** The session is closed first: otherwise every other request of the same person would wait for the plan. */
-    private function draw(Request $request, Visit $visit, string $run, DrawUp $drawUp, Connection $connection): void
+    private function draw(Request $request, Visit $visit, string $run, DrawUp $drawUp, Runs $runs): void
     {
-        if (0 === $connection->update('plan_run', ['state' => 'drawing'], ['id' => $run, 'garden_id' => $visit->gardenId,
-            'state' => 'waiting'])) {
+        $what = $runs->begin($visit->gardenId, $run);
+        if (null === $what) {
             return;
         }
         $request->getSession()->save();
-        $scope = $connection->fetchOne('SELECT scope FROM plan_run WHERE id = ?', [$run]);
-        $what = \is_string($scope) ? $scope : '';
-        $progress = new RunProgress($connection, $run);
+        $progress = $runs->progress($run);
         try {
             $progress->finished($drawUp->propose($visit->gardenId, $visit->accountId, $what, $progress));
         } catch (\Throwable $failure) {
@@ -121,9 +119,8 @@ final class PlanController extends Page
     }
 
     /** @return array<string, mixed> */
-    private function run(Connection $connection, Visit $visit, string $run): array
+    private function run(Runs $runs, Visit $visit, string $run): array
     {
-        return $connection->fetchAssociative('SELECT * FROM plan_run WHERE id = ? AND garden_id = ?',
-            [$run, $visit->gardenId]) ?: throw $this->createNotFoundException('There is no such run.');
+        return $runs->find($visit->gardenId, $run) ?? throw $this->createNotFoundException('There is no such run.');
     }
 }

@@ -4,20 +4,21 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Shared\Today;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Joint\Progress;
 
-/** Keeps the progress of a run in its row, and reads there whether to stop. */
+/** Keeps the progress of a run in its row with the moment, so that a run that died is known, and reads there whether to stop. */
 final readonly class RunProgress implements Progress
 {
-    public function __construct(private Connection $connection, private string $runId)
+    public function __construct(private Connection $connection, private string $runId, private Today $today)
     {
     }
 
     public function at(int $done, int $of, string $item): bool
     {
-        $this->connection->update('plan_run', ['state' => 'drawing', 'done' => $done, 'total' => $of, 'at' => $item],
-            ['id' => $this->runId]);
+        $this->connection->update('plan_run', ['state' => 'drawing', 'done' => $done, 'total' => $of, 'at' => $item,
+            'beat_at' => $this->today->now()->getTimestamp()], ['id' => $this->runId]);
 
         return !(bool) $this->connection->fetchOne('SELECT stop FROM plan_run WHERE id = ?', [$this->runId]);
     }

@@ -33,6 +33,10 @@ class PlanRun
     #[ORM\Column(length: 400)]
     public readonly string $outcome;
 
+    /** When it was last seen at work, in seconds since 1970. */
+    #[ORM\Column]
+    public readonly int $beatAt;
+
     public function __construct(
         #[ORM\Column(length: 36)]
         public readonly string $gardenId,
@@ -48,5 +52,6 @@ class PlanRun
         $this->at = '';
         $this->stop = false;
         $this->outcome = '';
+        $this->beatAt = $startedAt;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Account\SecretLinks;
 use App\Log\ChangeLog;
 use App\Rows\BedRecord;
 use App\Rows\BlockRecord;
@@ -27,7 +28,7 @@ use JollyFurrow\Promise\Product;
 final readonly class GardenKeeper
 {
     public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings,
-        private ClimateKeeper $climate)
+        private ClimateKeeper $climate, private SecretLinks $links)
     {
     }
 
@@ -53,6 +54,7 @@ final readonly class GardenKeeper
             foreach ($garden->own as $value) {
                 $this->kept(new OwnValueRecord($id, $value));
             }
+            $this->links->revokePasswordLinks($ownerId);
             $this->log->note($id, $ownerId, $words);
         });
 

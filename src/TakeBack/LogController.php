@@ -27,7 +27,7 @@ final class LogController extends Page
     }
 
     /** Hands take back what they entered themselves; growers whatever there is. */
-    #[Route('/g/{garden}/log/{number}/take-back', name: 'take_back', methods: ['POST'], requirements: ['number' => '\d{1,9}'], defaults: ['_least' => Role::Hand->value])]
+    #[Route('/g/{garden}/log/{number}/take-back', name: 'take_back', methods: ['POST'], requirements: ['number' => '[0-9]{1,9}'], defaults: ['_least' => Role::Hand->value])]
     public function takeBack(Request $request, Visit $visit, int $number, EntityManagerInterface $entities, TakeBack $takeBack,
         Connection $connection): Response
     {

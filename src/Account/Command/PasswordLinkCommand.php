@@ -36,7 +36,7 @@ final class PasswordLinkCommand extends Command
 
             return Command::INVALID;
         }
-        $output->writeln($this->urls->generate('new_password', ['secret' => $this->passwords->link($account->id)],
+        $output->writeln($this->urls->generate('new_password', ['secret' => $this->passwords->link($account->id, null)],
             UrlGeneratorInterface::ABSOLUTE_PATH));
 
         return Command::SUCCESS;

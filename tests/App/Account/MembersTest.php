@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Tests\Account;
 
+use App\Account\Members;
+use App\Rows\Account;
 use App\Shared\Role;
+use App\Shared\Visit;
 use App\Tests\Support\AppCase;
+use App\Tests\Support\SmallGarden;
 use Doctrine\DBAL\Connection;
+use PHPUnit\Framework\Attributes\TestWith;
 
 final class MembersTest extends AppCase
 {
@@ -47,7 +52,7 @@ final class MembersTest extends AppCase
     public function testWithdrawnAndGuessedLinksOpenNothing(): void
     {
         $link = $this->invited('grower');
-        $id = $this->service(Connection::class)->fetchOne('SELECT id FROM invitation');
+        $id = $this->service(Connection::class)->fetchOne('SELECT id FROM secret_link');
         $this->post($this->path('/members/invitation/'.(\is_string($id) ? $id : '').'/withdraw'), []);
         foreach ([$link, '/join/guessed', '/reset/guessed'] as $path) {
             $this->browser->request('GET', $path);
@@ -120,7 +125,76 @@ final class MembersTest extends AppCase
 
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('a garden you do not own', $this->text());
-        self::assertSame(0, $this->service(Connection::class)->fetchOne('SELECT COUNT(*) FROM password_link'));
+        self::assertSame(0, $this->service(Connection::class)->fetchOne('SELECT COUNT(*) FROM secret_link'));
+    }
+
+    /** Whoever was an owner when the invitation went out, and is none when it is opened, lets nobody in. */
+    public function testInvitationsOfARemovedOwnerOpenNothing(): void
+    {
+        $second = $this->account('second@example.test');
+        $this->join($second, Role::Owner);
+        $links = [];
+        foreach (['become', 'remove'] as $how) {
+            $links[$how] = '/join/'.$this->service(Members::class)->invite(new Visit($this->garden, 'Little Rill', $second->id, Role::Owner),
+                Role::Owner, 'a friend');
+            $this->browser->request('GET', $links[$how]);
+            self::assertResponseIsSuccessful();
+            $this->post($this->path('/members/'.$second->id.('become' === $how ? '/role' : '/remove')), ['role' => 'grower']);
+            $this->browser->request('GET', $links[$how]);
+            self::assertResponseStatusCodeSame(404, $how);
+            $this->post($links[$how], []);
+            self::assertResponseStatusCodeSame(404, $how);
+            $this->post($this->path('/members/'.$second->id.'/role'), ['role' => 'owner']);
+            $this->browser->request('GET', $links[$how]);
+            self::assertResponseStatusCodeSame(404, 'made an owner again, an old invitation stays void');
+        }
+        self::assertSame(['grower@example.test' => 'owner'], $this->members());
+    }
+
+    /** A link to a new password for a member of one owner's gardens alone; what changes about that ends it. */
+    #[TestWith(['left'])]
+    #[TestWith(['joined'])]
+    #[TestWith(['began'])]
+    #[TestWith(['password'])]
+    #[TestWith(['maker'])]
+    public function testALinkToANewPasswordEndsWhenTheMemberMoves(string $how): void
+    {
+        $member = $this->account('second@example.test');
+        $this->join($member, Role::Hand);
+        $this->post($this->path('/members/'.$member->id.'/reset'), []);
+        $link = $this->link();
+        $this->browser->request('GET', $link);
+        self::assertResponseIsSuccessful();
+        match ($how) {
+            'left' => $this->post($this->path('/members/'.$member->id.'/remove'), []),
+            'joined' => $this->service(Members::class)->accept($this->service(Members::class)->invite(new Visit($this->keep(SmallGarden::json()),
+                'Another', $this->grower->id, Role::Owner), Role::Reader, ''), fn (): Account => $member),
+            'began' => $this->service(\App\Store\GardenKeeper::class)->begin($this->snapshot(), $member->id, 'Begun'),
+            'password' => $this->service(\App\Account\Passwords::class)->set($member, 'another long one'),
+            default => $this->service(Connection::class)->update('member', ['role' => 'grower'], ['account_id' => $this->grower->id]),
+        };
+        foreach (['GET', 'POST'] as $method) {
+            $this->browser->request($method, $link, ['_token' => $this->token(), 'password' => 'rain on the tin roof',
+                'again' => 'rain on the tin roof']);
+            self::assertResponseStatusCodeSame(404, $method);
+        }
+        self::assertFalse($this->signsIn('second@example.test', 'rain on the tin roof'));
+    }
+
+    /** Two open the same link: the second to send the form is told it is used up, and no account is left behind. */
+    public function testOneInvitationOpensOneAccount(): void
+    {
+        $link = $this->invited('hand');
+        $this->signOut();
+        $form = $this->browser->request('GET', $link)->selectButton('Open it and join')->form();
+        $faster = $this->account('faster@example.test');
+        self::assertSame($faster, $this->service(Members::class)->accept(basename($link), static fn (): Account => $faster));
+        $this->browser->submit($form, ['name' => 'Tansy', 'email' => 'second@example.test', 'password' => 'under the old pear',
+            'again' => 'under the old pear']);
+
+        self::assertResponseStatusCodeSame(404);
+        self::assertSame(['faster@example.test' => 'hand', 'grower@example.test' => 'owner'], $this->members());
+        self::assertSame(2, $this->service(Connection::class)->fetchOne('SELECT COUNT(*) FROM account'));
     }
 
     public function testThePasswordIsChangedByTheOldOne(): void

@@ -51,6 +51,70 @@ final class SignInTest extends AppCase
         self::assertResponseRedirects('http://localhost/sign-in');
     }
 
+    /** The long-lived cookie is a stored token: one copied off a device opens nothing once that device has signed out. */
+    public function testSigningOutOrANewPasswordEndsTheLongLivedCookie(): void
+    {
+        foreach (['out', 'password'] as $how) {
+            $this->signIn(['stay' => 'on']);
+            $copied = $this->browser->getCookieJar()->get('REMEMBERME') ?? self::fail('no cookie');
+            if ('out' === $how) {
+                $page = $this->browser->request('GET', '/gardens');
+                $this->browser->click($page->selectLink('Sign out')->link());
+            } else {
+                $this->service(\App\Account\Passwords::class)->set($this->service(\App\Account\Accounts::class)->find('grower@example.test')
+                    ?? self::fail('no account'), 'frost on the kale');
+            }
+            $this->browser->getCookieJar()->clear();
+            $this->browser->getCookieJar()->set($copied);
+            $this->browser->request('GET', '/gardens');
+
+            self::assertResponseRedirects('http://localhost/sign-in', message: $how);
+        }
+    }
+
+    public function testSigningOutHereLeavesAnotherDeviceSignedIn(): void
+    {
+        $this->signIn(['stay' => 'on']);
+        $other = $this->browser->getCookieJar()->get('REMEMBERME') ?? self::fail('no cookie');
+        $this->browser->getCookieJar()->clear();
+        $this->signIn(['stay' => 'on']);
+        $this->browser->click($this->browser->request('GET', '/gardens')->selectLink('Sign out')->link());
+        $this->browser->getCookieJar()->clear();
+        $this->browser->getCookieJar()->set($other);
+        $this->browser->request('GET', '/gardens');
+
+        self::assertResponseIsSuccessful();
+    }
+
+    /** A panel asked for after the time of a session is over: the whole page goes to sign in, and comes back. */
+    public function testAPartOfAPageAskedForSignedOutTakesTheWholePageToSignIn(): void
+    {
+        $page = 'http://localhost'.$this->path('/wall?week=20');
+        $this->browser->request('GET', $this->path('/bed/A1'), server: ['HTTP_HX_REQUEST' => 'true', 'HTTP_HX_CURRENT_URL' => $page]);
+        self::assertResponseStatusCodeSame(401);
+        self::assertResponseHeaderSame('HX-Redirect', '/sign-in');
+        self::assertSame('', $this->browser->getResponse()->getContent());
+        $this->signIn(['stay' => false]);
+        self::assertResponseRedirects($page);
+    }
+
+    public function testAForeignPageIsNoPlaceToComeBackTo(): void
+    {
+        $this->browser->request('GET', $this->path('/bed/A1'), server: ['HTTP_HX_REQUEST' => 'true',
+            'HTTP_HX_CURRENT_URL' => 'http://localhost.elsewhere.example/wall']);
+        $this->signIn(['stay' => false]);
+        self::assertResponseRedirects('http://localhost'.$this->path('/bed/A1'));
+    }
+
+    /** Links carry the host they were asked under: one the application is not told of is not answered at all. */
+    public function testAForgedHostIsNotAnswered(): void
+    {
+        foreach (['elsewhere.example' => 400, 'localhost.elsewhere.example' => 400, 'localhost' => 200, '127.0.0.1:8000' => 200] as $host => $status) {
+            $this->browser->request('GET', '/sign-in', server: ['HTTP_HOST' => $host]);
+            self::assertResponseStatusCodeSame($status, $host);
+        }
+    }
+
     public function testThePasswordIsKeptAsAHashOnly(): void
     {
         self::assertStringStartsWith('$', $this->grower->getPassword());

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+/** What a secret link opens, for how long and how often. */
+enum LinkKind: string
+{
+    case Join = 'join';
+    case Password = 'password';
+    case First = 'first';
+
+    public function seconds(): int
+    {
+        return match ($this) {
+            self::Join => 14 * 86400,
+            self::Password => 86400,
+            self::First => 7 * 86400,
+        };
+    }
+
+    public function mostUses(): int
+    {
+        return 1;
+    }
+}
