@@ -92,6 +92,12 @@ final readonly class Crop
         return array_values(array_filter(Method::cases(), fn (Method $method): bool => null !== $this->timing->daysFor($method)));
     }
 
+    /** Where its days to maturity come from, by that method or the nearest the book knows. */
+    public function daysSource(Method $method): Source
+    {
+        return $this->source(Method::Sown === $this->timing->nearest($method) ? 'days_sown' : 'days_transplanted');
+    }
+
     public function source(string $value): Source
     {
         return $this->sources[$value] ?? throw new \LogicException(\sprintf('%s has no value "%s" in the book.', $this->key, $value));

@@ -26,4 +26,18 @@ final readonly class Timing
     {
         return Method::Sown === $method ? $this->daysSown : $this->daysTransplanted;
     }
+
+    /** The method itself, or the other one where the book does not know it for this crop. */
+    public function nearest(Method $method): Method
+    {
+        $other = Method::Sown === $method ? Method::Transplanted : Method::Sown;
+
+        return null === $this->daysFor($method) && null !== $this->daysFor($other) ? $other : $method;
+    }
+
+    /** Of the method, or of the nearest the book knows: what stands stands, however it came there. */
+    public function daysNearest(Method $method): int
+    {
+        return $this->daysFor($this->nearest($method)) ?? 0;
+    }
 }

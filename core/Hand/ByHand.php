@@ -9,6 +9,7 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
@@ -63,20 +64,48 @@ final readonly class ByHand
         return $planting->but(dates: new Dates($planting->sow, $planting->ground, $planting->bedStart, $planting->ready, $clear));
     }
 
-    /** The whole length in one piece on a bed, from a given place or the first that is free. Its place type follows the bed. */
+    /** The whole length in one piece on a bed, from a given place or the first that is free, with the days and the yield it has there. */
     public function onto(Garden $garden, Planting $planting, string $bedName, ?int $from): Planting
     {
         $bed = $garden->bedsByName()[$bedName] ?? throw CannotBeDone::of('bed', NotDone::NoSuchBed, bed: $bedName);
-        $long = $planting->length()->millimetres;
+        $there = $this->inThePlaceOf($garden, $planting, $bed);
+        $long = $there->length()->millimetres;
+        $share = $planting->pieces[0]->widthShare ?? 1.0;
         if (null === $from) {
             $ground = Ground::under($garden, $this->book, $garden->plantings->on($bedName)->without($planting->key));
-            [$start, $last] = [$planting->bedStart->number, $planting->clear->number];
+            [$start, $last] = [$there->bedStart->number, $there->clear->number];
             $stretch = $ground->first($bed, $start, $last, $long) ?? throw CannotBeDone::noRoom($bedName, $planting->length(), ...$ground->freeLengths($bed, $start, $last));
         } else {
             $stretch = Stretch::of($bed->name, $from, $from + $long);
         }
+        $crop = $this->book->grown($planting->item, $planting->variety);
+        $was = $crop->perMetreOn($this->widthUnder($garden, $planting));
 
-        return $planting->but(place: $bed->place, pieces: [$stretch]);
+        return $there->but(pieces: [Stretch::of($bed->name, $stretch->from, $stretch->to, $share)],
+            perMetre: $was > 0.0 ? $there->perMetre * $crop->perMetreOn($bed->width) / $was : null);
+    }
+
+    /** Its days as they are where a bed lies: what moves between field and tunnel is ready earlier or later there. */
+    public function inThePlaceOf(Garden $garden, Planting $planting, Bed $bed): Planting
+    {
+        return $bed->place === $planting->place ? $planting : $this->redate($garden, $planting->but(place: $bed->place));
+    }
+
+    /**
+     * What stands on one bed of a planting that lies on several, under the old name, and the rest.
+     *
+     * @return array{Planting, Planting|null} null: it lies on this bed alone
+     */
+    public function onBed(Garden $garden, Planting $planting, string $bed): array
+    {
+        $there = array_values(array_filter($planting->pieces, static fn (Stretch $s): bool => $bed === $s->bed));
+        $rest = array_values(array_filter($planting->pieces, static fn (Stretch $s): bool => $bed !== $s->bed));
+        if ([] === $there || [] === $rest) {
+            return [$planting, null];
+        }
+
+        return [$planting->but(pieces: $there), $planting->but(key: PlantingKey::free($planting->item, $planting->sow,
+            $garden->plantings->byKey()), pieces: $rest)];
     }
 
     /** Longer or shorter at the tail of its last piece; pieces that end up with nothing go. */
@@ -145,9 +174,14 @@ final readonly class ByHand
     /** Units a metre of the beds it stands on gives. */
     private function onItsBeds(Garden $garden, Planting $planting, Crop $crop): float
     {
+        return $crop->perMetreOn($this->widthUnder($garden, $planting));
+    }
+
+    private function widthUnder(Garden $garden, Planting $planting): Length
+    {
         $bed = $garden->bedsByName()[$planting->pieces[0]->bed ?? ''] ?? null;
 
-        return $crop->perMetreOn($bed->width ?? $garden->usualWidth($planting->place));
+        return $bed->width ?? $garden->usualWidth($planting->place);
     }
 
     /** The days still to come, reckoned anew. */

@@ -30,18 +30,21 @@ final readonly class FieldWork
     /**
      * @param string $bed       another bed than planned; empty: where it was planned
      * @param bool   $restStays the part that is not in the note stays as it was
+     * @param string $at        of a planting on several beds, the one the note is of; empty: all of them
      *
      * @return non-empty-list<Planting> what stands in the place of the planting; the first is the one the note is of
      *
      * @throws CannotBeDone naming the field
      */
-    public function after(Garden $garden, Planting $planting, FieldNote $note, string $bed = '', bool $restStays = true): array
+    public function after(Garden $garden, Planting $planting, FieldNote $note, string $bed = '', bool $restStays = true,
+        string $at = ''): array
     {
-        $this->check($garden, $planting, $note);
-        [$part, $rest] = [$planting, []];
-        if (null !== $note->length && $note->length->millimetres < $planting->length()->millimetres) {
-            [$part, $other] = $this->byHand->split($garden, $planting, $note->length->millimetres);
-            $rest = $restStays ? [$other] : [];
+        [$part, $elsewhere] = $this->byHand->onBed($garden, $planting, $at);
+        $rest = null === $elsewhere ? [] : [$elsewhere];
+        $this->check($garden, $part, $note);
+        if (null !== $note->length && $note->length->millimetres < $part->length()->millimetres) {
+            [$part, $other] = $this->byHand->split($garden->with([...$garden->plantings, ...$rest]), $part, $note->length->millimetres);
+            $rest = $restStays ? [$other, ...$rest] : $rest;
         }
         $part = match ($note->what) {
             Happening::Begun => $part,

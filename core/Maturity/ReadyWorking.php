@@ -43,9 +43,9 @@ final class ReadyWorking
             $inputs[] = Input::of('m'.$i, $last - $first, Unit::Day, $model, $label);
             $terms[] = 'm'.$i;
         }
-        $catalogue = ($crop->timing->daysFor($method) ?? 0) + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
-        $inputs[] = Input::of('catalogue', $catalogue, Unit::Day, $crop->source(Method::Sown === $method ? 'days_sown'
-            : 'days_transplanted'), Message::of(Label::CatalogueDaysWithSpread, method: $method));
+        $catalogue = $crop->timing->daysNearest($method) + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
+        $inputs[] = Input::of('catalogue', $catalogue, Unit::Day, $crop->daysSource($method),
+            Message::of(Label::CatalogueDaysWithSpread, method: $method));
         foreach ($covers->spans as $i => $span) {
             $label = Message::of(Label::UnderCover, cover: $span['cover'], until: Day::of($span['to']));
             $inputs[] = Input::of('on'.$i, $span['from'], Unit::Date, Source::garden(From::Covers), $label);

@@ -95,8 +95,7 @@ final class Ripening
     /** From the day it went, or goes, into the ground. */
     public function fromGround(int $sow, int $ground, Method $method): ?Ripeness
     {
-        $catalogue = (float) ($this->crop->timing->daysFor($method) ?? $this->crop->timing->daysSown
-            ?? $this->crop->timing->daysTransplanted ?? 0);
+        $catalogue = (float) $this->crop->timing->daysNearest($method);
         if (Method::Transplanted === $method || !$this->crop->habits->stock->isSeed()) {
             $emerges = Method::Transplanted === $method ? $sow + (int) ceil($this->crop->growth->emergence->daysAt(self::MATS) ?? 0.0)
                 : $ground;
@@ -141,7 +140,7 @@ final class Ripening
     /** Reference days from the day it stands in the ground (sown: from emergence) to the first harvest. */
     public function toCome(Method $method): float
     {
-        $catalogue = (float) ($this->crop->timing->daysFor($method) ?? 0);
+        $catalogue = (float) $this->crop->timing->daysNearest($method);
 
         return Method::Sown === $method ? max(1.0, $catalogue - $this->emergenceInCatalogue) : $catalogue;
     }

@@ -45,7 +45,7 @@ final class Usual
         $limits = $this->crop->limits;
         $heat = $limits->heat;
         $takes = $ripe->ready - $ripe->ground;
-        $catalogue = ($this->crop->timing->daysFor($method) ?? 0);
+        $catalogue = $this->crop->timing->daysNearest($method);
 
         return match (true) {
             $takes > $limits->slow * $catalogue, null !== $limits->longest && $takes > $limits->longest => Message::of(Against::Slow,

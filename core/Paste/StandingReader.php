@@ -9,6 +9,7 @@ use JollyFurrow\Beds\Stay;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\Stock;
 use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Garden\Garden;
@@ -88,9 +89,10 @@ final class StandingReader
         if (null === $crop || null === $bed || null === $day || null === $length || null === $column) {
             return new StandingRow(null, $faults, $meant);
         }
-        $planting = $this->planting($crop, $bed, $day, $column, $length, $garden, $faults);
+        [$taken, $word] = self::taken($crop, $column);
+        $planting = $this->planting($crop, $bed, $day, $taken, $length, $garden, $faults);
 
-        return new StandingRow($planting, $faults, $meant);
+        return new StandingRow($planting, $faults, $meant, $word);
     }
 
     /**
@@ -118,6 +120,26 @@ final class StandingReader
         $faults[$first->value] = 'When was it sown or planted?';
 
         return [null, null];
+    }
+
+    /**
+     * The way into the ground that the book has for the crop: garlic that was planted goes in like seed, on that day; a
+     * tomato that was sown was sown in trays. Only where another way is taken than was written is a word said; cloves,
+     * tubers and crowns are planted and nobody would call it otherwise.
+     *
+     * @return array{Column, TakenAs|null}
+     */
+    private static function taken(Crop $crop, Column $column): array
+    {
+        $isSown = null !== $crop->timing->daysFor(Method::Sown);
+        $isTransplanted = null !== $crop->timing->daysFor(Method::Transplanted);
+
+        return match (true) {
+            \in_array($column, [Column::Planted, Column::Trays], true) && !$isTransplanted
+                => [Column::Sown, Column::Planted === $column && Stock::Seed !== $crop->habits->stock ? null : TakenAs::SownInTheBed],
+            Column::Sown === $column && !$isSown => [Column::Trays, TakenAs::SownInTrays],
+            default => [$column, null],
+        };
     }
 
     /** @param array<string, string|Message> $faults */

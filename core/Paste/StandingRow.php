@@ -13,8 +13,9 @@ final readonly class StandingRow
     /**
      * @param array<string, string|Message> $faults message by column
      * @param list<string>                  $crops  crops the word may mean, when there are several
+     * @param TakenAs|null                  $word   how it was taken, where that is not what was written
      */
-    public function __construct(public ?Planting $planting, public array $faults, public array $crops)
+    public function __construct(public ?Planting $planting, public array $faults, public array $crops, public ?TakenAs $word = null)
     {
     }
 }

@@ -182,7 +182,7 @@ final class Candidates
 
             return $window->from->in($ground->year() + max(1, $crop->rhythm->yearsToFirst))->number;
         }
-        $days = $crop->timing->daysFor($method) ?? $crop->timing->daysSown ?? $crop->timing->daysTransplanted ?? 0;
+        $days = $crop->timing->daysNearest($method);
 
         return $ground->number + $days + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);
     }

@@ -33,7 +33,7 @@ final readonly class StandCheck
         $wanted = self::expected($garden, $planting, $crop);
         $share = min(1.0, $counted / $wanted);
         $ripening = $garden->timing()?->of($crop, Cover::usualOf($planting->place));
-        $days = $crop->timing->daysFor($planting->method) ?? 0;
+        $days = $crop->timing->daysNearest($planting->method);
         $resow = [];
         foreach ($marketDays as $day) {
             $last = null === $ripening ? $day->number - $days : $ripening->latestFor($day->number, $planting->method)?->sow;

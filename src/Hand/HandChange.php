@@ -72,10 +72,12 @@ final readonly class HandChange
             'sow' === $movable => $when->equals($planting->sow) ? $planting : $this->byHand->sowOn($garden, $planting, $when),
             default => $when->equals($planting->ground) ? $planting : $this->byHand->intoGroundOn($garden, $planting, $when),
         };
+        $bed = '' === $entry->raw('bed') && null !== $from ? $planting->pieces[0]->bed : $entry->raw('bed');
+        $to = $garden->bedsByName()[$bed] ?? null;
+        $moved = null === $to ? $moved : $this->byHand->inThePlaceOf($garden, $moved, $to);
         if (null !== $until && !$until->equals($planting->clear)) {
             $moved = $this->byHand->until($moved, $until);
         }
-        $bed = '' === $entry->raw('bed') && null !== $from ? $planting->pieces[0]->bed : $entry->raw('bed');
         if ('' !== $bed) {
             $moved = $this->byHand->onto($garden, $moved, $bed, $from);
         }

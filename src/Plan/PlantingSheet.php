@@ -112,8 +112,7 @@ final readonly class PlantingSheet
     private static function dates(Planting $planting, Crop $crop, Garden $garden, RecipeBook $recipes): array
     {
         $lead = $recipes->get($planting->recipe);
-        $days = $crop->timing->daysFor($planting->method) ?? 0;
-        $name = 'sown' === $planting->method->value ? 'days_sown' : 'days_transplanted';
+        $days = $crop->timing->daysNearest($planting->method);
         $workings = [
             Working::of(Sum::BedTakenFrom, $planting->bedStart->number, Unit::Date, 'ground - lead', [
                 Input::of('ground', $planting->ground->number, Unit::Date, Source::garden(From::ThePlanting)),
@@ -128,10 +127,10 @@ final readonly class PlantingSheet
                 $ripe->ready === $planting->ready->number ? Sum::Ready : Sum::ReadyAnew)];
         }
         $spread = $crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0;
-        if ('' !== $crop->source($name)->kind->value && $planting->ready->since($planting->ground) === $days + $spread) {
+        if ($planting->ready->since($planting->ground) === $days + $spread) {
             $workings[] = Working::of(Sum::ReadyByCatalogue, $planting->ready->number, Unit::Date, 'ground + days + floor(spread / 2)', [
                 Input::of('ground', $planting->ground->number, Unit::Date, Source::garden(From::ThePlanting)),
-                Input::of('days', $days, Unit::Day, $crop->source($name), Message::of(Label::CatalogueDays, method: $planting->method)),
+                Input::of('days', $days, Unit::Day, $crop->daysSource($planting->method), Message::of(Label::CatalogueDays, method: $planting->method)),
                 Input::of('spread', $crop->pattern->isStock() ? $crop->timing->spread : 0, Unit::Day, $crop->source('spread_days')),
             ], Source::model(From::CatalogueDays));
         }

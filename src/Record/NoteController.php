@@ -35,12 +35,12 @@ final class NoteController extends Page
             ?? throw $this->createNotFoundException('There is no such planting.');
 
         return $this->show($request, $visit, $garden, $book, $found, $planting, Happening::tryFrom($request->query->getString('what')),
-            Entry::fresh(), '', Response::HTTP_OK);
+            Entry::fresh(), '', Response::HTTP_OK, $request->query->getString('bed'));
     }
 
     #[Route('/g/{garden}/planting/{planting}/note', name: 'note_keep', methods: ['POST'], defaults: ['_least' => Role::Hand->value])]
     public function keep(Request $request, Visit $visit, string $planting, Snapshot $snapshot, CropBook $book, NoteForm $form,
-        PlantingChanges $changes): Response
+        PlantingChanges $changes, NoteConsequence $consequence): Response
     {
         $garden = $snapshot->of($visit->gardenId);
         $found = $snapshot->planting($visit->gardenId, $planting, $garden)
@@ -53,8 +53,8 @@ final class NoteController extends Page
                 $replacement = $changes->keep($visit->gardenId, $visit->accountId, [$found->key => $entry->raw('seen')],
                     static fn (Garden $now): Replacement => $form->replacement($entry, $now, $found, $note));
 
-                return $this->kept($visit, $replacement->words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId,
-                    'bed' => $replacement->new[0]->pieces[0]->bed]));
+                return $this->kept($visit, $replacement->words.'.'.$consequence->of($garden, $replacement), $this->generateUrl('bed',
+                    ['garden' => $visit->gardenId, 'bed' => $replacement->new[0]->pieces[0]->bed]));
             } catch (CannotBeDone $not) {
                 $entry->fault($not->field, $not->said());
             } catch (Meanwhile $meanwhile) {
@@ -67,9 +67,11 @@ final class NoteController extends Page
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, CropBook $book, Planting $planting, string $id,
-        ?Happening $what, Entry $entry, string $problem, int $status): Response
+        ?Happening $what, Entry $entry, string $problem, int $status, string $at = ''): Response
     {
         $possible = FieldWork::possible($planting);
+        $beds = NoteForm::beds($planting);
+        $at = $entry->raw('at', $at);
 
         return $this->page($request, 'record/note.html.twig', [
             'visit' => $visit,
@@ -81,6 +83,8 @@ final class NoteController extends Page
             'possible' => $possible,
             'shares' => NoteForm::SHARES,
             'signs' => Sign::of($book->grown($planting->item, $planting->variety)),
+            'beds' => $beds,
+            'at' => \in_array($at, $beds, true) ? $at : '',
             'entry' => $entry,
             'problem' => $problem,
             'seen' => PlantingMark::of($planting),

@@ -12,6 +12,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Hand\MakeWay;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\FieldNote;
@@ -54,7 +55,7 @@ final readonly class NoteForm
 
     public function replacement(Entry $entry, Garden $garden, Planting $planting, FieldNote $note): Replacement
     {
-        $after = $this->work->after($garden, $planting, $note, $entry->raw('bed'), 'dropped' !== $entry->raw('rest'));
+        $after = $this->work->after($garden, $planting, $note, $entry->raw('bed'), 'dropped' !== $entry->raw('rest'), $entry->raw('at'));
 
         $words = $this->words($planting, $note, $after);
         $then = $garden->with([...$garden->plantings->without($planting->key), ...$after]);
@@ -71,7 +72,7 @@ final readonly class NoteForm
     {
         $produce = $this->book->grown($planting->item, $planting->variety)->produce;
         $how = array_filter([
-            null === $note->length ? '' : $this->sayer->long($after[0]->length()).' of '.$this->sayer->long($planting->length()),
+            $after[0]->length()->equals($planting->length()) ? '' : $this->sayer->long($after[0]->length()).' of '.$this->sayer->long($planting->length()),
             null === $note->units ? '' : $this->sayer->goods($produce->goods($note->units)),
             null === $note->share ? '' : match ($note->what) {
                 Happening::Picked => self::SHARES[Units::number($note->share, 2)].' left',
@@ -83,7 +84,13 @@ final readonly class NoteForm
         ], static fn (string $part): bool => '' !== $part);
 
         return \sprintf('%s on bed %s %s, %s%s', $this->book->grown($planting->item, $planting->variety)->name,
-            $after[0]->pieces[0]->bed, $this->sayer->word($note->what), $this->sayer->shortDay($note->day), [] === $how ? ''
+            implode(', ', self::beds($after[0])), $this->sayer->word($note->what), $this->sayer->shortDay($note->day), [] === $how ? ''
             : ': '.implode(', ', $how));
+    }
+
+    /** @return list<string> names of the beds it lies on, in its own order */
+    public static function beds(Planting $planting): array
+    {
+        return array_values(array_unique(array_map(static fn (Stretch $s): string => $s->bed, $planting->pieces)));
     }
 }

@@ -77,7 +77,7 @@ final class PastedList
     }
 
     /** The list as it comes back from its form, each cell as it was typed. */
-    public static function again(Entry $entry, CropBook $book, RecipeBook $recipes): self
+    public static function again(Entry $entry, Units $units, CropBook $book, RecipeBook $recipes): self
     {
         $list = new self($book, $recipes);
         foreach (\array_slice($entry->table('cell'), 0, self::MOST_ROWS) as $row) {
@@ -92,8 +92,10 @@ final class PastedList
         foreach ($entry->several('left') as $row) {
             $list->left[(int) $row] = true;
         }
-        $list->asksOrder = '' !== $entry->raw('order');
-        $list->dayFirst = 'month' !== $entry->raw('order');
+        $list->asksOrder = '1' === $entry->raw('order_asked');
+        $list->dayFirst = match ($entry->raw('order')) {
+            'day' => true, 'month' => false, default => Units::UsCustomary !== $units,
+        };
         foreach (array_count_values(array_map(static fn (Column $c): string => $c->value, $list->columns)) as $column => $times) {
             if ($times > 1 && Column::Nothing->value !== $column) {
                 $entry->fault('column', \sprintf('Two columns are "%s". Choose another for one of them, or leave it out.',

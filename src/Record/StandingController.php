@@ -68,8 +68,9 @@ final class StandingController extends Page
         BedSeries $series, PlantingKeeper $plantings, Connection $connection): Response
     {
         $entry = new Entry($request->request->all());
-        $list = PastedList::again($entry, $book, $recipes);
-        $list->read($entry, $snapshot->of($visit->gardenId));
+        $garden = $snapshot->of($visit->gardenId);
+        $list = PastedList::again($entry, $garden->settings->units, $book, $recipes);
+        $list->read($entry, $garden);
         if (!$entry->isGood() || !$list->isGood() || '1' !== $entry->raw('keep')) {
             return $this->show($request, $visit, $snapshot, $book, $entry, $list);
         }

@@ -29,6 +29,8 @@ final class FuzzTest extends AppCase
     private array $offers = [];
     /** @var list<string> */
     private array $names = [];
+    /** @var array<int, int> answers by status */
+    private array $answers = [];
 
     public function testNothingSentBreaksAnything(): void
     {
@@ -42,12 +44,19 @@ final class FuzzTest extends AppCase
         $this->look();
         self::assertGreaterThan(60, \count($this->offers));
         $broken = [];
-        for ($n = 0, $requests = (int) (getenv('FUZZ_REQUESTS') ?: self::REQUESTS); $n < $requests; ++$n) {
+        $requests = (int) (getenv('FUZZ_REQUESTS') ?: self::REQUESTS);
+        for ($n = 0; $n < $requests; ++$n) {
             [$method, $path, $fields, $files] = $this->request();
             $broken = [...$broken, ...$this->tried($n, $method, $path, ['_token' => $token, ...$fields], $files)];
         }
 
+        if (false !== getenv('FUZZ_REQUESTS')) {
+            ksort($this->answers);
+            fwrite(\STDERR, json_encode($this->answers, \JSON_THROW_ON_ERROR)."\n");
+        }
         self::assertSame([], $broken);
+        self::assertGreaterThan($requests / 8, ($this->answers[200] ?? 0) + ($this->answers[303] ?? 0), 'much of it goes deep');
+        self::assertGreaterThan($requests / 20, $this->answers[422] ?? 0, 'some of it is refused in words');
     }
 
     /**
@@ -63,6 +72,7 @@ final class FuzzTest extends AppCase
         try {
             $this->browser->request($method, $path, $fields, $files, 0 === $this->chance->getInt(0, 3) ? ['HTTP_HX_REQUEST' => 'true'] : []);
             $status = $this->browser->getResponse()->getStatusCode();
+            $this->answers[$status] = 1 + ($this->answers[$status] ?? 0);
         } catch (\Throwable $failure) {
             $status = $failure::class.': '.$failure->getMessage().' '.$failure->getFile().':'.$failure->getLine();
         }
