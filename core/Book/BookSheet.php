@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Book;
 
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Exception\Quote;
 
 /**
@@ -13,7 +14,6 @@ use JollyFurrow\Exception\Quote;
 final readonly class BookSheet
 {
     public const COLUMNS = ['crop', 'value', 'is', 'source', 'note'];
-    public const MOST_LINES = 20_000;
     private const LONGEST = 400;
     private const NEAR = 3;
 
@@ -53,9 +53,9 @@ final readonly class BookSheet
             return new self([], [new SheetLine(1, '', '',
                 \sprintf('%s is no column of this sheet; it has crop, value, is, source, note.', Quote::of($strange[0])))], 0, []);
         }
-        if (\count($lines) > self::MOST_LINES) {
-            return new self([], [new SheetLine(self::MOST_LINES + 1, '', '', \sprintf('More than %d lines; take the sheet in parts.',
-                self::MOST_LINES))], \count($lines), []);
+        if (\count($lines) > Limits::BOOK_ROWS) {
+            return new self([], [new SheetLine(Limits::BOOK_ROWS + 1, '', '', \sprintf('More than %d lines; take the sheet in parts.',
+                Limits::BOOK_ROWS))], \count($lines), []);
         }
 
         return self::values($lines, $columns, $book, $recipes);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Climate;
 
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Time\BadDay;
 use JollyFurrow\Time\Day;
@@ -15,7 +16,6 @@ use JollyFurrow\Time\InvalidDay;
  */
 final class RecordReader
 {
-    public const MOST_LINES = 60_000;
     private const MOST_FAULTS = 20;
     /** Of so many bad lines in a hundred the file is not the one that was meant. */
     private const MOST_BAD = 5;
@@ -38,9 +38,9 @@ final class RecordReader
     {
         $columns = self::columns($rows[0] ?? []);
         $missing = array_diff(['date', 'min', 'max'], array_keys($columns));
-        if ([] !== $missing || \count($rows) - 1 > self::MOST_LINES) {
+        if ([] !== $missing || \count($rows) - 1 > Limits::RECORD_ROWS) {
             $this->problem = [] !== $missing
-                ? \sprintf('No column is the %s. The first line must name the columns: date, minimum, maximum, and rain if there is one.', implode(' or the ', $missing)) : \sprintf('The record has %d lines; at most %d go in, which is more than a hundred years.', \count($rows) - 1, self::MOST_LINES);
+                ? \sprintf('No column is the %s. The first line must name the columns: date, minimum, maximum, and rain if there is one.', implode(' or the ', $missing)) : \sprintf('The record has %d lines; at most %d go in, which is more than a hundred years.', \count($rows) - 1, Limits::RECORD_ROWS);
 
             return null;
         }

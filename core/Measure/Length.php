@@ -7,7 +7,8 @@ namespace JollyFurrow\Measure;
 /** A length in whole millimetres, never negative. */
 final readonly class Length
 {
-    public const LONGEST_MM = 10_000_000;
+    /** Longer than all beds of a garden together can be; what is typed has limits of its own. */
+    public const LONGEST_MM = 10_000_000_000;
 
     private function __construct(public int $millimetres)
     {

@@ -14,6 +14,7 @@ use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\BedName;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Message\Message;
@@ -75,8 +76,9 @@ final class StandingReader
         $faults = [];
         $bed = $garden->bedsByName()[$cells['bed'] ?? ''] ?? null;
         if (null === $bed) {
-            $faults['bed'] = '' === ($cells['bed'] ?? '') ? 'Which bed?' : \sprintf('There is no bed %s. %s', Quote::of($cells['bed']),
-                self::someBeds($garden));
+            $name = $cells['bed'] ?? '';
+            $faults['bed'] = '' === $name ? 'Which bed?' : (BedName::fault($name) ?? \sprintf('There is no bed %s. %s', Quote::of($name),
+                self::someBeds($garden)));
         }
         $meant = $this->names->meant($cells['crop'] ?? '');
         if (1 !== \count($meant)) {
@@ -135,8 +137,7 @@ final class StandingReader
         $isTransplanted = null !== $crop->timing->daysFor(Method::Transplanted);
 
         return match (true) {
-            \in_array($column, [Column::Planted, Column::Trays], true) && !$isTransplanted
-                => [Column::Sown, Column::Planted === $column && Stock::Seed !== $crop->habits->stock ? null : TakenAs::SownInTheBed],
+            \in_array($column, [Column::Planted, Column::Trays], true) && !$isTransplanted => [Column::Sown, Column::Planted === $column && Stock::Seed !== $crop->habits->stock ? null : TakenAs::SownInTheBed],
             Column::Sown === $column && !$isSown => [Column::Trays, TakenAs::SownInTrays],
             default => [$column, null],
         };

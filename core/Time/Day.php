@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Time;
 
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Message\Sayable;
 
 /**
  * A civil date as a day number: days since 1970-01-01, no time zone, no clock.
  *
- * Proleptic Gregorian calendar between 1900 and 2199. Conversion after Howard Hinnant,
+ * Proleptic Gregorian calendar between 1900 and 2199; fewer years may be typed, so that reckoning has room on both sides. Conversion after Howard Hinnant,
  * "chrono-Compatible Low-Level Date Algorithms" (days_from_civil, civil_from_days).
  */
 final readonly class Day implements Sayable
@@ -20,7 +21,7 @@ final readonly class Day implements Sayable
     private function __construct(public int $number)
     {
         if ($number < self::FIRST || $number > self::LAST) {
-            throw InvalidDay::outOfRange($number);
+            throw InvalidDay::outOfRange();
         }
     }
 
@@ -38,7 +39,14 @@ final readonly class Day implements Sayable
         return new self(self::daysFromCivil($year, $month, $day));
     }
 
-    /** Reads "2026-05-20". */
+    /** Of a number that came from outside: in an address, a field or a file. */
+    public static function typed(int $number): self
+    {
+        return $number >= self::daysFromCivil(Limits::FIRST_YEAR, 1, 1) && $number <= self::daysFromCivil(Limits::LAST_YEAR, 12, 31)
+            ? new self($number) : throw InvalidDay::outOfRange();
+    }
+
+    /** Reads "2026-05-20", of the years that may be typed. */
     public static function parse(string $text): self
     {
         if (1 !== preg_match('/^\s*(\d{4})-(\d{1,2})-(\d{1,2})\s*$/', $text, $m)) {
@@ -46,6 +54,9 @@ final readonly class Day implements Sayable
         }
         if (!checkdate((int) $m[2], (int) $m[3], (int) $m[1])) {
             throw InvalidDay::notInCalendar($text);
+        }
+        if ((int) $m[1] < Limits::FIRST_YEAR || (int) $m[1] > Limits::LAST_YEAR) {
+            throw InvalidDay::outOfRange();
         }
 
         return self::fromDate((int) $m[1], (int) $m[2], (int) $m[3]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Time;
 
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Message\Refusal;
@@ -26,9 +27,9 @@ final class InvalidDay extends \InvalidArgumentException implements Refusal
         return new self(Message::of(BadDay::NotInCalendar, text: Quote::of($text)));
     }
 
-    public static function outOfRange(int $number): self
+    public static function outOfRange(): self
     {
-        return new self(Message::of(BadDay::OutOfRange, number: $number));
+        return new self(Message::of(BadDay::OutOfRange, first: Limits::FIRST_YEAR, last: Limits::LAST_YEAR));
     }
 
     public function said(): Message

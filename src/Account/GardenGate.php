@@ -31,7 +31,7 @@ final readonly class GardenGate
 {
     public const TOKEN = 'act';
     /** Pages behind a link, which need no sign-in; what they send is as little to be forged as any. */
-    private const FOR_ANYBODY = ['new_password', 'join'];
+    private const FOR_ANYBODY = ['new_password', 'join', 'first_owner'];
 
     public function __construct(private Security $security, private Connection $connection, private CsrfTokenManagerInterface $tokens,
         private Sayer $sayer)

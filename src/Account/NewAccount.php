@@ -7,7 +7,7 @@ namespace App\Account;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** An account as it is typed. */
-final class NewAccount extends NewPassword
+class NewAccount extends NewPassword
 {
     #[Assert\NotBlank(message: 'Please write something here.')]
     #[Assert\Length(max: 120, maxMessage: 'At most {{ limit }} characters fit here.')]

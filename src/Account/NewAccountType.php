@@ -14,6 +14,12 @@ final class NewAccountType extends AbstractType
 {
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
+        self::fields($builder);
+    }
+
+    /** @param FormBuilderInterface<covariant NewAccount|null> $builder */
+    public static function fields(FormBuilderInterface $builder): void
+    {
         $builder
             ->add('name', TextType::class, ['label' => 'Your name', 'empty_data' => ''])
             ->add('email', TextType::class, ['label' => 'E-mail address', 'help' => 'to sign in with; nothing is sent there',

@@ -22,11 +22,13 @@ use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Climate\PastedMonths;
 use JollyFurrow\Climate\RecordReader;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Paste\Cells;
+use JollyFurrow\Paste\TooMuch;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -37,7 +39,6 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The place: its year in pictures and numbers, and where the climate comes from. */
 final class PlaceController extends Page
 {
-    private const MOST_BYTES = 8_000_000;
     /** The last of a record are readings too: what stands is reckoned from the weather as it was. Days. */
     private const READINGS_BACK = 420;
 
@@ -87,15 +88,22 @@ final class PlaceController extends Page
         $entry = new Entry($request->request->all());
         $file = $request->files->get('file');
         $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname(),
-            length: self::MOST_BYTES + 1) : '';
+            length: Limits::RECORD_BYTES + 1) : '';
         $reader = new RecordReader();
-        if ('' === $bytes || \strlen($bytes) > self::MOST_BYTES) {
+        if ('' === $bytes || \strlen($bytes) > Limits::RECORD_BYTES) {
             $entry->fault('file', '' === $bytes ? 'Choose a CSV file with a line for each day.'
                 : 'This file is larger than 8 MB; a hundred years of days are far smaller.');
 
             return $this->show($request, $visit, $garden, $entry);
         }
-        $record = $reader->read(Cells::rows(Cells::decode($bytes)), $entry->raw('temperature'), $entry->raw('rain_in'));
+        try {
+            $rows = Cells::rows(Cells::decode($bytes), Limits::RECORD_ROWS, Limits::RECORD_COLUMNS);
+        } catch (TooMuch $much) {
+            $entry->fault('file', $much->said());
+
+            return $this->show($request, $visit, $garden, $entry);
+        }
+        $record = $reader->read($rows, $entry->raw('temperature'), $entry->raw('rain_in'));
         if (null === $record || [] !== $reader->doubts) {
             $entry->fault('file', null === $record ? $reader->problem
                 : \sprintf('Is the %s in %s? Say so below and send the file again.', implode(' and the ', $reader->doubts),

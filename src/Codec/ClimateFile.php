@@ -8,7 +8,7 @@ use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\Nearness;
-use JollyFurrow\Climate\RecordReader;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Time\Day;
 
@@ -36,7 +36,7 @@ final class ClimateFile
         if (!isset(self::TIMED[$timed])) {
             $node->fault('timed_by', 'must be heat-and-light or catalogue-days.');
         }
-        $readings = DailyRecord::fromRows($node->weatherDays('readings', RecordReader::MOST_LINES));
+        $readings = DailyRecord::fromRows($node->weatherDays('readings', Limits::RECORD_ROWS));
         try {
             if ($node->has('months')) {
                 $months = $node->object('months');
@@ -46,7 +46,7 @@ final class ClimateFile
                         ? $months->choice('guessed_for', Nearness::class) : null), $latitude, self::TIMED[$timed] ?? false, $readings);
             }
 
-            return PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', RecordReader::MOST_LINES)), $latitude,
+            return PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', Limits::RECORD_ROWS)), $latitude,
                 self::TIMED[$timed] ?? false, $readings);
         } catch (InvalidClimate $bad) {
             $node->fault($node->has('months') ? 'months' : 'record', $bad->getMessage());

@@ -127,7 +127,7 @@ final readonly class Node
     }
 
     /** @return list<self> */
-    public function objects(string $field, int $most = 100_000): array
+    public function objects(string $field, int $most): array
     {
         $nodes = [];
         foreach ($this->items($field, $most) as $i => $value) {
@@ -160,12 +160,12 @@ final readonly class Node
     }
 
     /** @return list<string> */
-    public function texts(string $field, int $most): array
+    public function texts(string $field, int $most, int $longest = 500): array
     {
         $texts = [];
         foreach ($this->items($field, $most) as $i => $value) {
-            if (!\is_string($value) || mb_strlen($value) > 500) {
-                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), \sprintf('is %s; it must be a text.', self::show($value)));
+            if (!\is_string($value) || mb_strlen($value) > $longest) {
+                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), \sprintf('is %s; it must be a text of at most %d characters.', self::show($value), $longest));
                 continue;
             }
             $texts[] = $value;

@@ -6,6 +6,7 @@ namespace App\Codec;
 
 use App\Shared\Faults;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Sign;
@@ -32,7 +33,7 @@ final readonly class PlantingReader
     {
         $plantings = [];
         $onBed = [];
-        foreach ($root->objects('plantings') as $node) {
+        foreach ($root->objects('plantings', Limits::PLANTINGS) as $node) {
             $planting = $this->planting($node, $beds);
             if (isset($plantings[$planting->key])) {
                 $node->fault('key', 'stands twice; every planting needs a key of its own.');
@@ -96,7 +97,7 @@ final readonly class PlantingReader
     {
         $known = array_flip(array_map(static fn (Planting $p): string => $p->key, $plantings));
         $notes = [];
-        foreach ($root->has('notes') ? $root->objects('notes') : [] as $node) {
+        foreach ($root->has('notes') ? $root->objects('notes', Limits::NOTES) : [] as $node) {
             $planting = $node->text('planting', 100);
             if (!isset($known[$planting])) {
                 $node->fault('planting', 'is not among the plantings of this file.');
@@ -119,7 +120,7 @@ final readonly class PlantingReader
     {
         $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $beds);
         $pieces = [];
-        foreach ($node->objects('pieces', 500) as $piece) {
+        foreach ($node->objects('pieces', Limits::PIECES) as $piece) {
             $stretch = StretchReader::stretch($piece, $lengths);
             if (null !== $stretch) {
                 $pieces[] = $stretch;

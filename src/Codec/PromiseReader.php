@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Codec;
 
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
@@ -23,7 +24,7 @@ final readonly class PromiseReader
     public function outlets(Node $root): array
     {
         $outlets = [];
-        foreach ($root->objects('outlets', 100) as $node) {
+        foreach ($root->objects('outlets', Limits::OUTLETS) as $node) {
             $key = $node->key('key');
             if (isset($outlets[$key])) {
                 $node->fault('key', 'stands twice; every outlet needs a key of its own.');
@@ -39,7 +40,7 @@ final readonly class PromiseReader
     public function products(Node $root): array
     {
         $products = [];
-        foreach ($root->objects('products', 1000) as $node) {
+        foreach ($root->objects('products', Limits::PRODUCTS) as $node) {
             $key = $node->key('key');
             if (isset($products[$key])) {
                 $node->fault('key', 'stands twice; every product needs a key of its own.');
@@ -66,7 +67,7 @@ final readonly class PromiseReader
     {
         $promises = [];
         $seen = [];
-        foreach ($root->objects('promises') as $node) {
+        foreach ($root->objects('promises', Limits::PROMISES) as $node) {
             $outlet = $node->key('outlet');
             $product = $node->key('product');
             $day = $node->day('day');

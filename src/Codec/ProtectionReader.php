@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Codec;
 
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Shelter\Cover;
@@ -24,7 +25,7 @@ final class ProtectionReader
     {
         $keys = array_flip(array_map(static fn (Planting $p): string => $p->key, $plantings));
         $protections = [];
-        foreach ($root->has('protections') ? $root->objects('protections') : [] as $node) {
+        foreach ($root->has('protections') ? $root->objects('protections', Limits::PROTECTIONS) : [] as $node) {
             $bed = $node->has('bed') ? $node->text('bed', 20) : '';
             $planting = $node->has('planting') ? $node->text('planting', 100) : '';
             if (('' === $bed) === ('' === $planting)) {

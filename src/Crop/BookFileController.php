@@ -13,8 +13,11 @@ use App\Store\Snapshot;
 use JollyFurrow\Book\BookColumns;
 use JollyFurrow\Book\BookSheet;
 use JollyFurrow\Book\OwnValue;
+use JollyFurrow\Exception\BadInput;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\BookChange;
+use JollyFurrow\Paste\TooMuch;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -60,8 +63,9 @@ final class BookFileController extends Page
         $entry = new Entry($request->request->all());
         try {
             $rows = self::typed($request);
-        } catch (UnusableSheet $bad) {
-            return $this->show($request, $visit, $garden, '', null, $bad->getMessage());
+        } catch (BadInput $bad) {
+            return $this->show($request, $visit, $garden, mb_scrub(substr($request->request->getString('text'), 0, Limits::LIST_BYTES)), null,
+                $this->sayer->why($bad));
         }
         $text = SheetFile::toCsv($rows);
         $sheet = BookSheet::read($rows, $this->books->rows([]), array_map(static fn (Recipe $r): string => $r->key, $this->recipes->all()));
@@ -84,11 +88,11 @@ final class BookFileController extends Page
     {
         $file = $request->files->get('file');
         if ($file instanceof UploadedFile) {
-            return SheetFile::read($file->isValid() ? (string) file_get_contents($file->getPathname())
-                : throw UnusableSheet::tooLarge(SheetFile::MOST_BYTES));
+            return SheetFile::read($file->isValid() ? (string) file_get_contents($file->getPathname(), length: Limits::SHEET_BYTES + 1)
+                : throw TooMuch::bytes(Limits::SHEET_BYTES), Limits::BOOK_ROWS);
         }
 
-        return SheetFile::read(ltrim($request->request->getString('text')));
+        return SheetFile::read(ltrim($request->request->getString('text')), Limits::BOOK_ROWS);
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, string $text, ?BookSheet $sheet, string $problem): Response

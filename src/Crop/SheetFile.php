@@ -4,28 +4,33 @@ declare(strict_types=1);
 
 namespace App\Crop;
 
-use PhpOffice\PhpSpreadsheet\Exception as SheetTrouble;
+use JollyFurrow\Exception\Limits;
+use JollyFurrow\Paste\FormulaGuard;
+use JollyFurrow\Paste\TooMuch;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 
 /** Rows of text out of a CSV or spreadsheet file, and into one. Every cell is text: none is a formula. */
 final class SheetFile
 {
-    public const MOST_BYTES = 6_000_000;
-    /** Text that a spreadsheet would take for a formula gets an apostrophe in CSV, and loses it on the way in. */
-    private const FORMULA = '/^(\'*)([=+@\t\r]|-(?!\d))/';
-
     /**
      * @return list<list<string>>
      *
      * @throws UnusableSheet
+     * @throws TooMuch
      */
-    public static function read(string $bytes): array
+    public static function read(string $bytes, int $mostRows = Limits::ROWS): array
     {
-        if (\strlen($bytes) > self::MOST_BYTES) {
-            throw UnusableSheet::tooLarge(self::MOST_BYTES);
+        if (\strlen($bytes) > Limits::SHEET_BYTES) {
+            throw TooMuch::bytes(Limits::SHEET_BYTES);
+        }
+        $rows = str_starts_with($bytes, "PK\x03\x04") ? self::workbook($bytes, $mostRows) : self::csv($bytes, $mostRows);
+        foreach ($rows as $i => $row) {
+            if ([] !== array_filter($row, static fn (string $cell): bool => mb_strlen($cell) > Limits::CELL)) {
+                throw TooMuch::cell($i + 1);
+            }
         }
 
-        return str_starts_with($bytes, "PK\x03\x04") ? self::workbook($bytes) : self::csv($bytes);
+        return $rows;
     }
 
     /** @param list<list<string>> $rows */
@@ -34,8 +39,7 @@ final class SheetFile
         $file = fopen('php://temp', 'r+');
         \assert(false !== $file);
         foreach ($rows as $row) {
-            fputcsv($file, array_map(static fn (string $cell): string => 1 === preg_match(self::FORMULA, $cell) ? "'".$cell : $cell,
-                $row), ',', '"', '', "\r\n");
+            fputcsv($file, array_map(FormulaGuard::on(...), $row), ',', '"', '', "\r\n");
         }
         rewind($file);
 
@@ -75,10 +79,11 @@ final class SheetFile
     }
 
     /** @return list<list<string>> */
-    private static function csv(string $bytes): array
+    private static function csv(string $bytes, int $mostRows): array
     {
         $bytes = str_starts_with($bytes, "\xEF\xBB\xBF") ? substr($bytes, 3) : $bytes;
-        $first = strtok($bytes, "\r\n") ?: '';
+        self::mustHaveShortLines($bytes);
+        $first = substr($bytes, 0, strcspn($bytes, "\r\n"));
         $between = ',';
         foreach ([';', "\t"] as $other) {
             $between = substr_count($first, $other) > substr_count($first, $between) ? $other : $between;
@@ -89,22 +94,42 @@ final class SheetFile
         rewind($file);
         $rows = [];
         while (false !== ($row = fgetcsv($file, null, $between, '"', ''))) {
-            $rows[] = array_map(static fn (?string $cell): string => preg_replace(self::FORMULA, '$2', $cell ?? '') ?? '', $row);
+            if (\count($row) > Limits::COLUMNS) {
+                throw TooMuch::columns(\count($rows) + 1, Limits::COLUMNS);
+            }
+            if (\count($rows) > $mostRows) {
+                throw TooMuch::rows($mostRows);
+            }
+            $rows[] = array_map(static fn (?string $cell): string => FormulaGuard::off($cell ?? ''), $row);
         }
 
         return $rows;
     }
 
+    /** A line longer than its cells may be is refused before it is parted into any. */
+    private static function mustHaveShortLines(string $bytes): void
+    {
+        for ($at = 0, $end = \strlen($bytes); $at < $end; $at += $length + 1) {
+            $length = strcspn($bytes, "\r\n", $at);
+            if ($length > Limits::COLUMNS * (4 * Limits::CELL + 3)) {
+                throw TooMuch::line(substr($bytes, $at, $length), 1 + substr_count($bytes, "\n", 0, $at), Limits::COLUMNS);
+            }
+        }
+    }
+
     /** @return list<list<string>> */
-    private static function workbook(string $bytes): array
+    private static function workbook(string $bytes, int $mostRows): array
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
         file_put_contents($path, $bytes);
         try {
+            SheetScan::of($path, $mostRows);
             $reader = IOFactory::createReaderForFile($path, [IOFactory::READER_XLSX, IOFactory::READER_ODS]);
-            $reader->setReadDataOnly(true);
+            $reader->setReadDataOnly(true)->setReadEmptyCells(false)->setReadFilter(new WithinLimits($mostRows + 1));
             $rows = $reader->load($path)->getActiveSheet()->toArray('', false, false);
-        } catch (SheetTrouble|\ValueError $trouble) {
+        } catch (TooMuch $much) {
+            throw $much;
+        } catch (\Throwable $trouble) {
             throw UnusableSheet::unreadable($trouble);
         } finally {
             unlink($path);

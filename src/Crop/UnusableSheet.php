@@ -9,11 +9,6 @@ use JollyFurrow\Exception\BadInput;
 /** A file that is no sheet of rows. */
 final class UnusableSheet extends \RuntimeException implements BadInput
 {
-    public static function tooLarge(int $most): self
-    {
-        return new self(\sprintf('The file is too large: at most %d MB.', intdiv($most, 1_000_000)));
-    }
-
     public static function unreadable(\Throwable $why): self
     {
         return new self('The file cannot be read. Save it as CSV (UTF-8), .xlsx or .ods.', 0, $why);

@@ -20,12 +20,14 @@ use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OldValues;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\BedName;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Temper;
 use JollyFurrow\Measure\Length;
@@ -43,7 +45,6 @@ final readonly class GardenReader
     public const VERSION = 2;
     /** The oldest that is still read. */
     private const OLDEST = 1;
-    public const MOST_MEGABYTES = 16;
 
     public function __construct(private GardenBooks $books, private RecipeBook $recipes)
     {
@@ -52,8 +53,9 @@ final readonly class GardenReader
     /** @throws UnusableFile naming every field that is wrong */
     public function read(string $json): Garden
     {
-        if (\strlen($json) > self::MOST_MEGABYTES * 1024 * 1024) {
-            throw UnusableFile::tooLarge(self::MOST_MEGABYTES);
+        if (\strlen($json) > Limits::GARDEN_FILE_BYTES || substr_count($json, '[') + substr_count($json, '{') > Limits::GARDEN_FILE_PARTS
+            || substr_count($json, ',') > Limits::GARDEN_FILE_VALUES) {
+            throw UnusableFile::tooLarge(intdiv(Limits::GARDEN_FILE_BYTES, 1_000_000));
         }
         try {
             $values = json_decode($json, true, 32, \JSON_THROW_ON_ERROR);
@@ -78,7 +80,7 @@ final readonly class GardenReader
             return null;
         }
         $root->int('version', self::OLDEST, self::VERSION);
-        $blocks = array_values(array_unique($root->texts('blocks', 200)));
+        $blocks = array_values(array_unique($root->texts('blocks', Limits::BLOCKS, Limits::BLOCK_NAME)));
         $beds = $this->beds($root, $blocks);
         $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $beds);
         $name = $root->text('name');
@@ -125,7 +127,7 @@ final readonly class GardenReader
     {
         $own = array_map(static fn (Node $node): OwnValue => new OwnValue($node->key('crop'), $node->text('value', 40),
             $node->text('is', 400, '/^/u'), $node->text('note', 400, '/^/u')), $root->has('own_values') ? $root->objects('own_values',
-                20_000) : []);
+                Limits::BOOK_ROWS) : []);
         $own = OldValues::told(array_values($own));
         usort($own, static fn (OwnValue $a, OwnValue $b): int => [$a->crop, $a->name] <=> [$b->crop, $b->name]);
 
@@ -221,12 +223,15 @@ final readonly class GardenReader
     private function beds(Node $root, array $blocks): array
     {
         $beds = [];
-        foreach ($root->objects('beds', 5000) as $position => $node) {
-            $name = $node->text('name', 20);
+        foreach ($root->objects('beds', Limits::BEDS) as $position => $node) {
+            $name = $node->text('name', Limits::BED_NAME);
+            if ('' !== $name && !BedName::isGood($name)) {
+                $node->fault('name', 'must be without signs such as / and \\ and without blanks around it.');
+            }
             if (isset($beds[$name])) {
                 $node->fault('name', 'stands twice; every bed needs a name of its own.');
             }
-            $block = $node->text('block', 60);
+            $block = $node->text('block', Limits::BLOCK_NAME);
             if (!\in_array($block, $blocks, true)) {
                 $node->fault('block', 'is not among the blocks of this file.');
             }
@@ -250,7 +255,7 @@ final readonly class GardenReader
     private function history(Node $root, array $lengths): array
     {
         $history = [];
-        foreach ($root->objects('history') as $node) {
+        foreach ($root->objects('history', Limits::PAST_CROPS) as $node) {
             $stretch = StretchReader::stretch($node, $lengths);
             $crop = $node->text('crop', 60);
             $cleared = $node->day('cleared');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
@@ -14,7 +15,7 @@ use Symfony\Component\Validator\Constraints as Assert;
 final class BedSeriesData
 {
     #[Assert\NotBlank(message: 'Please write something here.')]
-    #[Assert\Length(max: 60, maxMessage: 'At most {{ limit }} characters fit here.')]
+    #[Assert\Length(max: Limits::BLOCK_NAME, maxMessage: 'At most {{ limit }} characters fit here.')]
     public string $block = 'A';
     #[Assert\Length(max: 12, maxMessage: 'At most {{ limit }} characters fit here.')]
     public string $prefix = 'A';

@@ -13,7 +13,9 @@ use App\Shared\Visit;
 use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\BedName;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
@@ -25,8 +27,6 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class BedsController extends Page
 {
-    private const MOST_BEDS = 5000;
-
     public function __construct(private readonly Forms $forms, private readonly CropBook $book)
     {
     }
@@ -47,8 +47,12 @@ final class BedsController extends Page
         $typed = BedSeriesData::usual();
         $form = $this->forms->sent($request, BedSeriesType::class, $typed);
         $beds = $form->isValid() ? $typed->after($garden) : [];
-        if (\count($garden->beds) + \count($beds) > self::MOST_BEDS) {
-            Forms::fault($form, 'count', \sprintf('A garden has at most %d beds here.', self::MOST_BEDS));
+        if (\count($garden->beds) + \count($beds) > Limits::BEDS) {
+            Forms::fault($form, 'count', \sprintf('A garden has at most %d beds here.', Limits::BEDS));
+        }
+        $bad = [] === $beds ? null : BedName::fault($beds[\count($beds) - 1]->name);
+        if (null !== $bad) {
+            Forms::fault($form, 'prefix', $this->sayer->text($bad));
         }
         $taken = array_intersect_key($garden->bedsByName(), array_column($beds, null, 'name'));
         if ([] !== $taken) {

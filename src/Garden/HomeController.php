@@ -12,6 +12,7 @@ use App\Shared\Page;
 use App\Shared\Today;
 use App\Store\GardenKeeper;
 use Doctrine\DBAL\Connection;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
@@ -66,12 +67,12 @@ final class HomeController extends Page
         $file = $request->files->get('file');
         $entry = new Entry([]);
         if (!$file instanceof UploadedFile || !$file->isValid()) {
-            $entry->fault('file', 'Choose a garden file to bring in (a .json file written by "Save as a file", at most '.GardenReader::MOST_MEGABYTES.' MB).');
+            $entry->fault('file', 'Choose a garden file to bring in (a .json file written by "Save as a file", at most '.intdiv(Limits::GARDEN_FILE_BYTES, 1_000_000).' MB).');
 
             return $this->show($request, $account, $connection, $entry, []);
         }
         try {
-            $garden = $reader->read((string) file_get_contents($file->getPathname()));
+            $garden = $reader->read((string) file_get_contents($file->getPathname(), length: Limits::GARDEN_FILE_BYTES + 1));
         } catch (UnusableFile $bad) {
             $entry->fault('file', $bad->getMessage());
 

@@ -107,7 +107,7 @@ final class PromiseEntry
         }
         foreach ($read['quantities'] as $key => $days) {
             foreach (isset($products[$key]) ? $days : [] as $day => $quantity) {
-                $changed += $this->keepOne($gardenId, $outlet->id, $products[$key]->id, Day::of($day), $quantity,
+                $changed += $this->keepOne($gardenId, $outlet->id, $products[$key]->id, Day::typed($day), $quantity,
                     $there[$products[$key]->id][$day] ?? null);
             }
         }

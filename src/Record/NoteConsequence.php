@@ -49,7 +49,7 @@ final readonly class NoteConsequence
     }
 
     /**
-     * @param array<string, string> $names of the outlets
+     * @param array<string, string> $names   of the outlets
      * @param array<SupplyChange>   $changes
      */
     private function served(string $how, array $names, array $changes): string

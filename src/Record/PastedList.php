@@ -6,8 +6,10 @@ namespace App\Record;
 
 use App\Shared\Entry;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\BedName;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Paste\Cells;
@@ -17,6 +19,7 @@ use JollyFurrow\Paste\CropNames;
 use JollyFurrow\Paste\PastedDay;
 use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Paste\StandingRow;
+use JollyFurrow\Paste\TooMuch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Shelter\PlaceType;
@@ -24,10 +27,6 @@ use JollyFurrow\Shelter\PlaceType;
 /** A list of what stands, between the pasting and the keeping: rows of cells, which column is which, what is wrong where. */
 final class PastedList
 {
-    public const MOST_ROWS = 400;
-    public const MOST_BYTES = 1_000_000;
-    private const MOST_COLUMNS = 12;
-
     /** @var list<list<string>> */
     public array $cells = [];
     /** @var list<Column> */
@@ -51,23 +50,19 @@ final class PastedList
     public static function paste(string $bytes, Entry $entry, Garden $garden, CropBook $book, RecipeBook $recipes): self
     {
         $list = new self($book, $recipes);
-        if (\strlen($bytes) > self::MOST_BYTES) {
-            $entry->fault('text', \sprintf('That is %s MB of text. A list of what stands has at most %d rows; paste only those.',
-                number_format(\strlen($bytes) / 1_000_000, 1), self::MOST_ROWS));
+        try {
+            $cells = \strlen($bytes) > Limits::LIST_BYTES ? throw TooMuch::bytes(Limits::LIST_BYTES) : Cells::rows(Cells::decode($bytes), Limits::ROWS_AT_ONCE);
+        } catch (TooMuch $much) {
+            $entry->fault('text', $much->said());
 
             return $list;
         }
-        $cells = Cells::rows(Cells::decode($bytes));
         $columns = Columns::of($cells, $garden, new CropNames($book));
         $list->cells = $columns->headed ? \array_slice($cells, 1) : $cells;
         $list->columns = $columns->columns;
         $list->doubts = $columns->doubts;
-        if ([] === $list->cells || \count($list->cells) > self::MOST_ROWS || \count($list->columns) > self::MOST_COLUMNS) {
-            $entry->fault('text', [] === $list->cells
-                ? 'Paste at least one row: a bed, a crop, a date, and a length if it is not the whole bed.'
-                : \sprintf('That is %d rows of %d columns. At most %d rows of %d columns go in at once.', \count($list->cells),
-                    \count($list->columns), self::MOST_ROWS, self::MOST_COLUMNS));
-            $list->cells = [];
+        if ([] === $list->cells) {
+            $entry->fault('text', 'Paste at least one row: a bed, a crop, a date, and a length if it is not the whole bed.');
         }
         $days = $list->texts(static fn (Column $c): bool => $c->isDay());
         $list->asksOrder = PastedDay::isOrderAsked($days);
@@ -80,8 +75,8 @@ final class PastedList
     public static function again(Entry $entry, Units $units, CropBook $book, RecipeBook $recipes): self
     {
         $list = new self($book, $recipes);
-        foreach (\array_slice($entry->table('cell'), 0, self::MOST_ROWS) as $row) {
-            $list->cells[] = \array_slice($row, 0, self::MOST_COLUMNS);
+        foreach (\array_slice($entry->table('cell'), 0, Limits::ROWS_AT_ONCE) as $row) {
+            $list->cells[] = \array_slice($row, 0, Limits::COLUMNS);
         }
         $wide = max([0, ...array_map(\count(...), $list->cells)]);
         $list->cells = array_map(static fn (array $row): array => array_pad($row, $wide, ''), $list->cells);
@@ -152,7 +147,7 @@ final class PastedList
         $names = array_unique($this->texts(static fn (Column $c): bool => Column::Bed === $c));
         natsort($names);
 
-        return array_values(array_filter($names, static fn (string $n): bool => '' !== $n && !isset($known[$n]) && mb_strlen($n) <= 20));
+        return array_values(array_filter($names, static fn (string $n): bool => '' !== $n && !isset($known[$n]) && BedName::isGood($n)));
     }
 
     /** @return list<Bed> */

@@ -16,6 +16,7 @@ use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\Reforecast;
 use JollyFurrow\Land\Bed;
@@ -52,7 +53,7 @@ final class StandingController extends Page
         $file = $request->files->get('file');
         $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname())
             : $request->request->getString('text');
-        $entry = new Entry(\strlen($bytes) > PastedList::MOST_BYTES ? ['text' => ''] : $request->request->all());
+        $entry = new Entry(\strlen($bytes) > Limits::LIST_BYTES ? ['text' => ''] : $request->request->all());
         $garden = $snapshot->of($visit->gardenId);
         $list = PastedList::paste($bytes, $entry, $garden, $book, $recipes);
         if ($entry->isGood()) {

@@ -6,8 +6,10 @@ namespace App\Station;
 
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\RecordReader;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Paste\Cells;
+use JollyFurrow\Paste\TooMuch;
 use JollyFurrow\Time\Day;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -15,7 +17,6 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 final readonly class DropFolder implements WeatherSource
 {
     private const MOST_FILES = 50;
-    private const MOST_BYTES = 5_000_000;
 
     public function __construct(#[Autowire('%env(data_folder:JOLLY_FURROW_DATA)%')] private string $folder)
     {
@@ -40,7 +41,7 @@ final readonly class DropFolder implements WeatherSource
     {
         $all = new DailyRecord([], [], []);
         foreach ($this->files($gardenId) as $file) {
-            $record = (new RecordReader())->read(Cells::rows(Cells::decode((string) file_get_contents($file, length: self::MOST_BYTES))));
+            $record = self::record($file);
             $all = null === $record ? $all : $all->with($record);
         }
 
@@ -51,6 +52,18 @@ final readonly class DropFolder implements WeatherSource
     public function outlook(string $gardenId, PlaceClimate $climate, Day $from): DailyRecord
     {
         return new DailyRecord([], [], []);
+    }
+
+    /** Null: it is no record, or larger than one can be. */
+    private static function record(string $file): ?DailyRecord
+    {
+        $bytes = (string) file_get_contents($file, length: Limits::RECORD_BYTES + 1);
+        try {
+            return \strlen($bytes) > Limits::RECORD_BYTES ? null : (new RecordReader())->read(Cells::rows(Cells::decode($bytes),
+                Limits::RECORD_ROWS, Limits::RECORD_COLUMNS));
+        } catch (TooMuch) {
+            return null;
+        }
     }
 
     /** @return list<string> */

@@ -117,7 +117,7 @@ final class MembersTest extends AppCase
         $member = $this->account('second@example.test');
         $this->join($member, Role::Hand);
         $own = $this->garden;
-        $this->garden = $this->keep(\App\Tests\Support\SmallGarden::json());
+        $this->garden = $this->keep(SmallGarden::json());
         $this->service(Connection::class)->delete('member', ['garden_id' => $this->garden]);
         $this->join($member, Role::Owner);
         $this->garden = $own;
@@ -168,7 +168,7 @@ final class MembersTest extends AppCase
         match ($how) {
             'left' => $this->post($this->path('/members/'.$member->id.'/remove'), []),
             'joined' => $this->service(Members::class)->accept($this->service(Members::class)->invite(new Visit($this->keep(SmallGarden::json()),
-                'Another', $this->grower->id, Role::Owner), Role::Reader, ''), fn (): Account => $member),
+                'Another', $this->grower->id, Role::Owner), Role::Reader, ''), static fn (): Account => $member),
             'began' => $this->service(\App\Store\GardenKeeper::class)->begin($this->snapshot(), $member->id, 'Begun'),
             'password' => $this->service(\App\Account\Passwords::class)->set($member, 'another long one'),
             default => $this->service(Connection::class)->update('member', ['role' => 'grower'], ['account_id' => $this->grower->id]),
@@ -235,9 +235,9 @@ final class MembersTest extends AppCase
     /** An invitation as grower made by the owner, while somebody else is signed in here. */
     private function invitedBy(): string
     {
-        $members = $this->service(\App\Account\Members::class);
+        $members = $this->service(Members::class);
 
-        return '/join/'.$members->invite(new \App\Shared\Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner),
+        return '/join/'.$members->invite(new Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner),
             Role::Grower, 'Rowan');
     }
 

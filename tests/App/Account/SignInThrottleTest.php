@@ -101,7 +101,7 @@ final class SignInThrottleTest extends AppCase
         };
         $throttle = new SignInThrottle($this->service(Connection::class), new RequestStack(), new Today(new MockClock(), null), new MockClock(),
             $hashers);
-        $throttle->failed(new LoginFailureEvent($failure, $this->createStub(AuthenticatorInterface::class), self::request('127.0.0.1'), null,
+        $throttle->failed(new LoginFailureEvent($failure, self::createStub(AuthenticatorInterface::class), self::request('127.0.0.1'), null,
             'main', $this->passport()->getPassport()));
 
         return $hasher->looks;
@@ -119,12 +119,12 @@ final class SignInThrottleTest extends AppCase
         $requests->push(self::request($address));
 
         return new SignInThrottle($this->service(Connection::class), $requests, new Today($clock, null), $clock,
-            $this->createStub(PasswordHasherFactoryInterface::class));
+            self::createStub(PasswordHasherFactoryInterface::class));
     }
 
     private function passport(): CheckPassportEvent
     {
-        return new CheckPassportEvent($this->createStub(AuthenticatorInterface::class),
+        return new CheckPassportEvent(self::createStub(AuthenticatorInterface::class),
             new SelfValidatingPassport(new UserBadge('grower@example.test')));
     }
 

@@ -98,7 +98,7 @@ final class PlacePagesTest extends AppCase
         yield 'a week only' => ["date,tmin_c,tmax_c\n2025-01-01,1,2\n2025-01-02,1,2", 'At least a whole year is needed'];
         yield 'text in a number column' => ["date,tmin_c,tmax_c\n2025-01-01,mild,warm", '1 of 1 lines cannot be read'];
         yield 'perhaps Fahrenheit' => ["date,tmin,tmax\n2025-01-01,39,55", 'degrees Celsius or Fahrenheit'];
-        yield 'too many lines' => ["date,tmin_c,tmax_c\n".str_repeat("2025-01-01,1,2\n", 60_100), 'at most 60000'];
+        yield 'too many lines' => ["date,tmin_c,tmax_c\n".str_repeat("2025-01-01,1,2\n", 60_100), 'more than 60000 rows'];
     }
 
     public function testReadingsOfTheStationGiveWayToWhatIsTyped(): void

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Tests\Crop;
 
 use App\Crop\SheetFile;
-use App\Crop\UnusableSheet;
+use JollyFurrow\Exception\Limits;
+use JollyFurrow\Paste\TooMuch;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +35,7 @@ final class SheetFileTest extends TestCase
     /** Nothing in a workbook of ours is a formula, and text that looks like one stays text. */
     public function testNothingBecomesAFormula(): void
     {
-        $rows = [['=1+1', '+cmd', '@x', '-2', '007']];
+        $rows = [['=1+1', '+cmd', '@x', '-2', '007', "'=1", "''-x", '-1+1|x', '-', '+1,5e3', "O'Hara"]];
         $zip = new \ZipArchive();
         $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
         file_put_contents($path, SheetFile::toWorkbook($rows));
@@ -42,7 +43,8 @@ final class SheetFileTest extends TestCase
 
         self::assertStringNotContainsString('<f>', (string) $zip->getFromName('xl/worksheets/sheet1.xml'));
         self::assertSame($rows, SheetFile::read(SheetFile::toWorkbook($rows)));
-        self::assertSame("'=1+1,'+cmd,'@x,-2,007\r\n", SheetFile::toCsv($rows));
+        self::assertSame("'=1+1,'+cmd,'@x,-2,007,''=1,'''-x,'-1+1|x,'-,\"+1,5e3\",O'Hara\r\n", SheetFile::toCsv($rows));
+        self::assertSame($rows, SheetFile::read(SheetFile::toCsv($rows)), 'the guard is taken off again');
     }
 
     /** A workbook as other programs write it: shared text, numbers as numbers. */
@@ -65,8 +67,8 @@ final class SheetFileTest extends TestCase
 
     public function testTooLargeAFileIsRefused(): void
     {
-        $this->expectException(UnusableSheet::class);
-        $this->expectExceptionMessage('at most 6 MB');
-        SheetFile::read(str_repeat('x', SheetFile::MOST_BYTES + 1));
+        $this->expectException(TooMuch::class);
+        $this->expectExceptionMessage('bytes most=6');
+        SheetFile::read(str_repeat('x', Limits::SHEET_BYTES + 1));
     }
 }

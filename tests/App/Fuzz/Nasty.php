@@ -75,6 +75,9 @@ final readonly class Nasty
     /** @param array<mixed> $values */
     private function change(array &$values): void
     {
+        if ([] === $values) {
+            return;
+        }
         $key = $this->chance->pickArrayKeys($values, 1)[0];
         if (\is_array($values[$key]) && [] !== $values[$key] && 0 !== $this->chance->getInt(0, 6)) {
             $this->change($values[$key]);

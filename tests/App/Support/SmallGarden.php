@@ -58,8 +58,9 @@ final class SmallGarden
         ];
     }
 
-    public static function json(): string
+    /** @param array<string, mixed> $but what is other in it, by name */
+    public static function json(array $but = []): string
     {
-        return json_encode(self::values(), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+        return json_encode(array_replace_recursive(self::values(), $but), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
     }
 }

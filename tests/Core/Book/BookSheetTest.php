@@ -8,6 +8,7 @@ use JollyFurrow\Book\BookReader;
 use JollyFurrow\Book\BookSheet;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Book\SheetLine;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Tests\Support\Book;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -87,7 +88,7 @@ final class BookSheetTest extends TestCase
             [])->faults[0]->words);
         self::assertStringContainsString('"colour" is no column', BookSheet::read([['crop', 'value', 'is', 'colour']], Book::rows(),
             [])->faults[0]->words);
-        self::assertStringContainsString('More than', BookSheet::read([BookSheet::COLUMNS, ...array_fill(0, BookSheet::MOST_LINES,
+        self::assertStringContainsString('More than', BookSheet::read([BookSheet::COLUMNS, ...array_fill(0, Limits::BOOK_ROWS,
             ['radish', 'rows', '3'])], Book::rows(), [])->faults[0]->words);
     }
 

@@ -6,6 +6,7 @@ namespace JollyFurrow\Tests\Climate;
 
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Climate\WeatherGenerator;
+use JollyFurrow\Exception\Limits;
 use JollyFurrow\Tests\Support\Larkspur;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -65,7 +66,7 @@ final class RecordReaderTest extends TestCase
         self::assertStringContainsString('No column is the date or the min or the max', $reader->problem);
         self::assertNull($reader->read([['date', 'min', 'max'], ...array_fill(0, 100, ['soon', 'x', 'y'])]));
         self::assertStringContainsString('100 of 100 lines cannot be read', $reader->problem);
-        self::assertNull($reader->read([['date', 'min', 'max'], ...array_fill(0, RecordReader::MOST_LINES + 1, ['2025-01-01', '1', '2'])]));
+        self::assertNull($reader->read([['date', 'min', 'max'], ...array_fill(0, Limits::RECORD_ROWS + 1, ['2025-01-01', '1', '2'])]));
         self::assertStringContainsString('at most 60000', $reader->problem);
     }
 
