@@ -40,7 +40,10 @@ final class RecordReader
         $missing = array_diff(['date', 'min', 'max'], array_keys($columns));
         if ([] !== $missing || \count($rows) - 1 > Limits::RECORD_ROWS) {
             $this->problem = [] !== $missing
-                ? \sprintf('No column is the %s. The first line must name the columns: date, minimum, maximum, and rain if there is one.', implode(' or the ', $missing)) : \sprintf('The record has %d lines; at most %d go in, which is more than a hundred years.', \count($rows) - 1, Limits::RECORD_ROWS);
+                ? \sprintf('No column is the %s. The first line must name the columns: date, minimum, maximum, and rain if there is one.',
+                    implode(' or the ', $missing))
+                    : \sprintf('The record has %d lines; at most %d go in, which is more than a hundred years.', \count($rows) - 1,
+                        Limits::RECORD_ROWS);
 
             return null;
         }

@@ -62,11 +62,11 @@ final readonly class Settings
         return $this->rent[$place->value] ?? 0.0;
     }
 
-    public static function usual(): self
+    public static function usual(Units $units = Units::Metric): self
     {
         return new self(
-            Units::Metric,
-            'EUR',
+            $units,
+            Units::Metric === $units ? 'EUR' : 'USD',
             [Weekday::Tuesday],
             'compost-mulch',
             ['field' => 20.0, 'tunnel' => 60.0, 'heated' => 90.0],

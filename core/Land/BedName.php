@@ -17,7 +17,8 @@ final class BedName
         return match (true) {
             '' === trim(mb_scrub($name)) => Message::of(BadName::Empty),
             mb_strlen($name) > Limits::BED_NAME => Message::of(BadName::Long, most: Limits::BED_NAME),
-            1 !== preg_match('~^[^\p{C}\p{Zl}\p{Zp}/\\\\]+$~Du', $name), \in_array($name, ['.', '..'], true), trim($name) !== $name => Message::of(BadName::Signs, text: Quote::of($name)),
+            1 !== preg_match('~^[^\p{C}\p{Zl}\p{Zp}/\\\\]+$~Du', $name), \in_array($name, ['.', '..'], true),
+            trim($name) !== $name => Message::of(BadName::Signs, text: Quote::of($name)),
             default => null,
         };
     }

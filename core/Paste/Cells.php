@@ -41,7 +41,8 @@ final class Cells
             if (\count($row) > $mostColumns) {
                 throw TooMuch::columns($i + 1, $mostColumns);
             }
-            if ([] !== array_filter($row, static fn (string $cell): bool => \strlen($cell) > Limits::CELL && mb_strlen($cell) > Limits::CELL)) {
+            if ([] !== array_filter($row, static fn (string $cell): bool => \strlen($cell) > Limits::CELL
+                && mb_strlen($cell) > Limits::CELL)) {
                 throw TooMuch::cell($i + 1);
             }
         }

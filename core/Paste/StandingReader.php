@@ -118,7 +118,8 @@ final class StandingReader
 
             return [$day, PastedDay::how($text) ?? $column];
         }
-        $first = array_values(array_filter([Column::Sown, Column::Planted, Column::Trays, Column::Date], static fn (Column $c): bool => isset($cells[$c->value])))[0] ?? Column::Date;
+        $first = array_values(array_filter([Column::Sown, Column::Planted, Column::Trays, Column::Date],
+            static fn (Column $c): bool => isset($cells[$c->value])))[0] ?? Column::Date;
         $faults[$first->value] = 'When was it sown or planted?';
 
         return [null, null];
@@ -137,7 +138,8 @@ final class StandingReader
         $isTransplanted = null !== $crop->timing->daysFor(Method::Transplanted);
 
         return match (true) {
-            \in_array($column, [Column::Planted, Column::Trays], true) && !$isTransplanted => [Column::Sown, Column::Planted === $column && Stock::Seed !== $crop->habits->stock ? null : TakenAs::SownInTheBed],
+            \in_array($column, [Column::Planted, Column::Trays], true) && !$isTransplanted => [Column::Sown, Column::Planted === $column
+                && Stock::Seed !== $crop->habits->stock ? null : TakenAs::SownInTheBed],
             Column::Sown === $column && !$isSown => [Column::Trays, TakenAs::SownInTrays],
             default => [$column, null],
         };

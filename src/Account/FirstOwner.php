@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Links\LinkKind;
+use App\Links\SecretLinks;
 use App\Rows\Account;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -16,6 +18,7 @@ final readonly class FirstOwner
     {
     }
 
+    /** @phpstan-impure somebody may be faster */
     public function isWanted(): bool
     {
         return false === $this->connection->fetchOne('SELECT 1 FROM account');

@@ -24,15 +24,18 @@ final class FirstOwnerController extends Page
         if (!$request->isMethod('POST')) {
             $typed->code = mb_substr($request->query->getString('code'), 0, 100);
 
-            return $this->page($request, 'account/first.html.twig', ['form' => $forms->fresh(FirstAccountType::class, $typed)->createView()], 'first');
+            return $this->page($request, 'account/first.html.twig', ['form' => $forms->fresh(FirstAccountType::class, $typed)
+                ->createView()], 'first');
         }
         $form = $forms->sent($request, FirstAccountType::class, $typed);
         if (!$first->isRight($typed->code)) {
-            Forms::fault($form, 'code', 'This is not the code. It stands in the window the server was started in; each start makes a new one.');
+            Forms::fault($form, 'code',
+                'This is not the code. It stands in the window the server was started in; each start makes a new one.');
         }
         $account = $accounts->isGood($form, $typed) ? $first->open($typed->code, $typed) : null;
         if (null === $account) {
-            return $first->isWanted() ? $this->page($request, 'account/first.html.twig', ['form' => $form->createView()], 'first', Forms::status($form))
+            return $first->isWanted() ? $this->page($request, 'account/first.html.twig', ['form' => $form->createView()], 'first',
+                Forms::status($form))
                 : throw $this->createNotFoundException('Somebody was faster.');
         }
         $security->login($account, 'form_login', 'main');

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Links\LinkKind;
+use App\Links\SecretLink;
+use App\Links\SecretLinks;
 use App\Rows\Account;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

@@ -18,9 +18,7 @@ use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Climate\GuessedClimate;
 use JollyFurrow\Climate\InvalidClimate;
-use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Climate\Nearness;
-use JollyFurrow\Climate\PastedMonths;
 use JollyFurrow\Climate\RecordReader;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
@@ -55,27 +53,19 @@ final class PlaceController extends Page
         $entry = new Entry($request->request->all());
         $isFahrenheit = 'F' === $entry->oneOf('temperature', ['C', 'F']);
         $isInch = 'in' === $entry->oneOf('rain_in', ['mm', 'in']);
-        $read = PastedMonths::read($entry->raw('pasted'));
-        foreach (['min' => 'minimum', 'max' => 'maximum', 'rain' => 'rain'] as $what => $words) {
-            $missing = MonthlyMeans::MONTHS[\count($read[$what])] ?? null;
-            if (null !== $missing && ('rain' !== $what || [] !== $read['rain'])) {
-                $entry->fault('pasted', \sprintf('%s has no %s yet. Twelve numbers in each of the three lines are needed; rain may be left out.',
-                    $missing, $words));
-            }
+        $typed = TypedMonths::of($entry->raw('pasted'), $isFahrenheit, $isInch);
+        if (null === $typed->months) {
+            $entry->fault('pasted', $typed->fault);
         }
-        $celsius = static fn (float $t): float => $isFahrenheit ? round(($t - 32) / 1.8, 2) : $t;
-        $millimetres = static fn (float $depth): float => $depth * ($isInch ? 25.4 : 1.0);
-        try {
-            if ($entry->isGood()) {
-                $climate = PlaceClimate::fromMonths(MonthlyMeans::of(array_map($celsius, $read['min']), array_map($celsius, $read['max']),
-                    [] === $read['rain'] ? null : array_map($millimetres, $read['rain'])),
-                    $garden->place->latitude, $garden->climate->isTimedByIt || $garden->climate->isGuess());
-                $log->record($visit->gardenId, $visit->accountId, 'Climate from twelve monthly means', static fn () => $keeper->keep($visit->gardenId, $climate));
+        if (null !== $typed->months && $entry->isGood()) {
+            $climate = PlaceClimate::fromMonths($typed->months, $garden->place->latitude, $garden->climate->isTimedByIt
+                || $garden->climate->isGuess());
+            $log->record($visit->gardenId, $visit->accountId, 'Climate from twelve monthly means',
+                static fn () => $keeper->keep($visit->gardenId, $climate));
 
-                return $this->kept($visit, 'The climate is kept. New dates go by its heat and light; what is planned already stays until you draw up anew.', $this->generateUrl('place', ['garden' => $visit->gardenId]));
-            }
-        } catch (InvalidClimate $bad) {
-            $entry->fault('pasted', $bad->getMessage());
+            return $this->kept($visit,
+                'The climate is kept. New dates go by its heat and light; what is planned already stays until you draw up anew.',
+                $this->generateUrl('place', ['garden' => $visit->gardenId]));
         }
 
         return $this->show($request, $visit, $garden, $entry);
@@ -165,7 +155,8 @@ final class PlaceController extends Page
         if (null !== $record && null !== $last && null !== $first) {
             $place = new Place($garden->place->name, $garden->place->latitude, $garden->place->altitude, $last, $first);
             $log->record($visit->gardenId, $visit->accountId, \sprintf('Frost days from the climate: last %s, first %s',
-                $this->sayer->formatter()->yearly($last)->text, $this->sayer->formatter()->yearly($first)->text), static fn () => $record->moveTo($place));
+                $this->sayer->formatter()->yearly($last)->text, $this->sayer->formatter()->yearly($first)->text),
+                static fn () => $record->moveTo($place));
         }
 
         return $this->seeOther('place', ['garden' => $visit->gardenId]);

@@ -165,7 +165,8 @@ final readonly class Node
         $texts = [];
         foreach ($this->items($field, $most) as $i => $value) {
             if (!\is_string($value) || mb_strlen($value) > $longest) {
-                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), \sprintf('is %s; it must be a text of at most %d characters.', self::show($value), $longest));
+                $this->faults->add(\sprintf('%s[%d]', $this->at($field), $i), \sprintf('is %s; it must be a text of at most %d characters.',
+                    self::show($value), $longest));
                 continue;
             }
             $texts[] = $value;

@@ -64,7 +64,8 @@ final class BookFileController extends Page
         try {
             $rows = self::typed($request);
         } catch (BadInput $bad) {
-            return $this->show($request, $visit, $garden, mb_scrub(substr($request->request->getString('text'), 0, Limits::LIST_BYTES)), null,
+            return $this->show($request, $visit, $garden, mb_scrub(substr($request->request->getString('text'), 0, Limits::LIST_BYTES)),
+                null,
                 $this->sayer->why($bad));
         }
         $text = SheetFile::toCsv($rows);

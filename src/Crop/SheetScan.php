@@ -66,8 +66,8 @@ final class SheetScan
 
     private function part(string $part): void
     {
-        $reader = new \XMLReader();
-        if (!$reader->open($part, null, \LIBXML_NONET | \LIBXML_NOERROR | \LIBXML_NOWARNING)) {
+        $reader = \XMLReader::open($part, null, \LIBXML_NONET | \LIBXML_NOERROR | \LIBXML_NOWARNING);
+        if (!$reader instanceof \XMLReader) {
             return;
         }
         [$this->row, $this->filled] = [0, 0];
@@ -119,6 +119,7 @@ final class SheetScan
 
     private static function columnOf(?string $address): ?int
     {
-        return null !== $address && 1 === preg_match('/^([A-Za-z]{1,3})\d*$/', $address, $m) ? Coordinate::columnIndexFromString($m[1]) : null;
+        return null !== $address && 1 === preg_match('/^([A-Za-z]{1,3})\d*$/', $address, $m) ? Coordinate::columnIndexFromString($m[1])
+            : null;
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
+use App\Climate\TypedMonths;
 use App\Codec\UnusableFile;
 use App\File\GardenReader;
+use App\Form\Forms;
 use App\Rows\Account;
 use App\Shared\Entry;
 use App\Shared\Page;
@@ -13,11 +15,8 @@ use App\Shared\Today;
 use App\Store\GardenKeeper;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Exception\Limits;
-use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\Place;
-use JollyFurrow\Garden\Settings;
-use JollyFurrow\Maturity\PlaceClimate;
-use JollyFurrow\Time\MonthDay;
+use JollyFurrow\Measure\Units;
+use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -27,6 +26,10 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The gardens of an account: open one, begin one, bring one in from a file. */
 final class HomeController extends Page
 {
+    public function __construct(private readonly Forms $forms)
+    {
+    }
+
     #[Route('/', name: 'home', methods: ['GET'])]
     public function home(#[CurrentUser] Account $account, Connection $connection): Response
     {
@@ -45,17 +48,17 @@ final class HomeController extends Page
     public function begin(Request $request, #[CurrentUser] Account $account, Connection $connection, GardenKeeper $keeper,
         Today $today): Response
     {
-        $entry = new Entry($request->request->all());
-        $name = $entry->text('name', 120);
-        $latitude = $entry->float('latitude', -66, 66);
-        if (!$entry->isGood()) {
-            return $this->show($request, $account, $connection, $entry, []);
+        $typed = new NewGarden();
+        $form = $this->forms->sent($request, NewGardenType::class, $typed);
+        $months = '' === trim($typed->months) ? null : TypedMonths::of($typed->months, Units::UsCustomary === $typed->units,
+            Units::UsCustomary === $typed->units);
+        if (null !== $months && null === $months->months) {
+            Forms::fault($form, 'months', $months->fault);
         }
-        $frost = $latitude < 0 ? ['10-20', '04-20'] : ['05-10', '10-10'];
-        $garden = new Garden($name, $today->day(), new Place($name, $latitude, 0, MonthDay::parse($frost[0]),
-            MonthDay::parse($frost[1])), Settings::usual(), [], [], [], [], [], [], [], [], PlaceClimate::guessed($latitude,
-                0)->timed(true));
-        $id = $keeper->begin($garden, $account->id, 'Garden begun');
+        if (!$form->isValid()) {
+            return $this->show($request, $account, $connection, Entry::fresh(), [], $form);
+        }
+        $id = $keeper->begin($typed->garden($today->day(), $months?->months), $account->id, 'Garden begun');
 
         return $this->seeOther('standing', ['garden' => $id]);
     }
@@ -67,7 +70,9 @@ final class HomeController extends Page
         $file = $request->files->get('file');
         $entry = new Entry([]);
         if (!$file instanceof UploadedFile || !$file->isValid()) {
-            $entry->fault('file', 'Choose a garden file to bring in (a .json file written by "Save as a file", at most '.intdiv(Limits::GARDEN_FILE_BYTES, 1_000_000).' MB).');
+            $entry->fault('file',
+                'Choose a garden file to bring in (a .json file written by "Save as a file", at most '.intdiv(Limits::GARDEN_FILE_BYTES,
+                    1_000_000).' MB).');
 
             return $this->show($request, $account, $connection, $entry, []);
         }
@@ -83,11 +88,18 @@ final class HomeController extends Page
         return $this->seeOther('wall', ['garden' => $id]);
     }
 
-    /** @param list<array{path: string, message: string}> $faults */
-    private function show(Request $request, Account $account, Connection $connection, Entry $entry, array $faults): Response
+    /**
+     * @param list<array{path: string, message: string}> $faults of a file
+     * @param FormInterface<mixed>|null                  $begin
+     */
+    private function show(Request $request, Account $account, Connection $connection, Entry $entry, array $faults,
+        ?FormInterface $begin = null): Response
     {
+        $begin ??= $this->forms->fresh(NewGardenType::class, new NewGarden());
+        $status = $entry->isGood() ? Forms::status($begin) : Response::HTTP_UNPROCESSABLE_ENTITY;
+
         return $this->page($request, 'garden/gardens.html.twig', ['gardens' => self::gardens($account, $connection), 'entry' => $entry,
-            'file_faults' => $faults], 'gardens', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+            'file_faults' => $faults, 'begin' => $begin->createView()], 'gardens', $status);
     }
 
     /** @return list<array<string, mixed>> */

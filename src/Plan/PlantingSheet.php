@@ -130,7 +130,8 @@ final readonly class PlantingSheet
         if ($planting->ready->since($planting->ground) === $days + $spread) {
             $workings[] = Working::of(Sum::ReadyByCatalogue, $planting->ready->number, Unit::Date, 'ground + days + floor(spread / 2)', [
                 Input::of('ground', $planting->ground->number, Unit::Date, Source::garden(From::ThePlanting)),
-                Input::of('days', $days, Unit::Day, $crop->daysSource($planting->method), Message::of(Label::CatalogueDays, method: $planting->method)),
+                Input::of('days', $days, Unit::Day, $crop->daysSource($planting->method), Message::of(Label::CatalogueDays,
+                    method: $planting->method)),
                 Input::of('spread', $crop->pattern->isStock() ? $crop->timing->spread : 0, Unit::Day, $crop->source('spread_days')),
             ], Source::model(From::CatalogueDays));
         }

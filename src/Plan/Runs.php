@@ -57,7 +57,8 @@ final readonly class Runs
         $dead = [$gardenId, $this->today->now()->getTimestamp() - self::SECONDS_WITHOUT_A_SIGN];
         $which = "garden_id = ? AND state = 'drawing' AND beat_at < ?";
         if (false !== $this->connection->fetchOne('SELECT 1 FROM plan_run WHERE '.$which, $dead)) {
-            $this->connection->executeStatement("UPDATE plan_run SET state = 'failed', outcome = ? WHERE ".$which, [self::CUT_OFF, ...$dead]);
+            $this->connection->executeStatement("UPDATE plan_run SET state = 'failed', outcome = ? WHERE ".$which, [self::CUT_OFF,
+                ...$dead]);
         }
     }
 }

@@ -34,9 +34,11 @@ final readonly class NoteConsequence
             $names[$outlet->key] = $outlet->name;
         }
         $sentences[] = $this->served('Short', $names, array_filter($changes, static fn (SupplyChange $c): bool => $c->gain() < 0));
-        $sentences[] = $this->served('Served after all', $names, array_filter($changes, static fn (SupplyChange $c): bool => $c->gain() > 0));
+        $sentences[] = $this->served('Served after all', $names, array_filter($changes,
+            static fn (SupplyChange $c): bool => $c->gain() > 0));
 
-        return implode('', array_map(static fn (string $s): string => ' '.$s, array_filter($sentences, static fn (string $s): bool => '' !== $s)));
+        return implode('', array_map(static fn (string $s): string => ' '.$s, array_filter($sentences,
+            static fn (string $s): bool => '' !== $s)));
     }
 
     private function ready(Planting $was, Planting $is): string
@@ -57,7 +59,8 @@ final readonly class NoteConsequence
         if ([] === $changes) {
             return '';
         }
-        $told = array_map(fn (SupplyChange $c): string => \sprintf('%s %s, %s', $names[$c->outlet] ?? $c->outlet, $this->sayer->shortDay($c->day),
+        $told = array_map(fn (SupplyChange $c): string => \sprintf('%s %s, %s', $names[$c->outlet] ?? $c->outlet,
+            $this->sayer->shortDay($c->day),
             $this->sayer->goods($this->book->get($c->item)->produce->goods(abs($c->gain())))), \array_slice($changes, 0, self::SHOWN));
         $more = \count($changes) - \count($told);
 

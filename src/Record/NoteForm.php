@@ -72,7 +72,8 @@ final readonly class NoteForm
     {
         $produce = $this->book->grown($planting->item, $planting->variety)->produce;
         $how = array_filter([
-            $after[0]->length()->equals($planting->length()) ? '' : $this->sayer->long($after[0]->length()).' of '.$this->sayer->long($planting->length()),
+            $after[0]->length()->equals($planting->length()) ? ''
+                : $this->sayer->long($after[0]->length()).' of '.$this->sayer->long($planting->length()),
             null === $note->units ? '' : $this->sayer->goods($produce->goods($note->units)),
             null === $note->share ? '' : match ($note->what) {
                 Happening::Picked => self::SHARES[Units::number($note->share, 2)].' left',

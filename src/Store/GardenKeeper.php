@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
-use App\Account\SecretLinks;
+use App\Links\SecretLinks;
 use App\Log\ChangeLog;
 use App\Rows\BedRecord;
 use App\Rows\BlockRecord;

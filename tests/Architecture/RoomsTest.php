@@ -17,7 +17,7 @@ final class RoomsTest extends TestCase
             'Work', 'Paste', 'Check',
     ];
     private const SRC = [
-        'Wording', 'Shared', 'Form', 'Codec', 'Rows', 'Log', 'Account', 'Books', 'Store', 'File', 'Change',
+        'Wording', 'Shared', 'Form', 'Codec', 'Rows', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store', 'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Work',
             'TakeBack', 'Demo',
     ];

@@ -18,7 +18,8 @@ use Symfony\Component\Validator\Validator\ValidatorInterface;
 final class CreateAccountCommand extends Command
 {
     /** @param resource|null $in where the password comes from; null: standard input */
-    public function __construct(private readonly Accounts $accounts, private readonly ValidatorInterface $validator, private readonly mixed $in = null)
+    public function __construct(private readonly Accounts $accounts, private readonly ValidatorInterface $validator,
+        private readonly mixed $in = null)
     {
         parent::__construct();
     }

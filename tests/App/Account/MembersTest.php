@@ -135,8 +135,9 @@ final class MembersTest extends AppCase
         $this->join($second, Role::Owner);
         $links = [];
         foreach (['become', 'remove'] as $how) {
-            $links[$how] = '/join/'.$this->service(Members::class)->invite(new Visit($this->garden, 'Little Rill', $second->id, Role::Owner),
-                Role::Owner, 'a friend');
+            $links[$how] = '/join/'.$this->service(Members::class)
+                ->invite(new Visit($this->garden, 'Little Rill', $second->id, Role::Owner),
+                    Role::Owner, 'a friend');
             $this->browser->request('GET', $links[$how]);
             self::assertResponseIsSuccessful();
             $this->post($this->path('/members/'.$second->id.('become' === $how ? '/role' : '/remove')), ['role' => 'grower']);
@@ -167,8 +168,9 @@ final class MembersTest extends AppCase
         self::assertResponseIsSuccessful();
         match ($how) {
             'left' => $this->post($this->path('/members/'.$member->id.'/remove'), []),
-            'joined' => $this->service(Members::class)->accept($this->service(Members::class)->invite(new Visit($this->keep(SmallGarden::json()),
-                'Another', $this->grower->id, Role::Owner), Role::Reader, ''), static fn (): Account => $member),
+            'joined' => $this->service(Members::class)->accept($this->service(Members::class)
+                ->invite(new Visit($this->keep(SmallGarden::json()),
+                    'Another', $this->grower->id, Role::Owner), Role::Reader, ''), static fn (): Account => $member),
             'began' => $this->service(\App\Store\GardenKeeper::class)->begin($this->snapshot(), $member->id, 'Begun'),
             'password' => $this->service(\App\Account\Passwords::class)->set($member, 'another long one'),
             default => $this->service(Connection::class)->update('member', ['role' => 'grower'], ['account_id' => $this->grower->id]),
@@ -252,7 +254,8 @@ final class MembersTest extends AppCase
     /** @return array<mixed> e-mail address => role */
     private function members(): array
     {
-        return $this->service(Connection::class)->fetchAllKeyValue('SELECT a.email, m.role FROM member m JOIN account a ON a.id = m.account_id WHERE m.garden_id = ? ORDER BY a.email', [$this->garden]);
+        return $this->service(Connection::class)
+            ->fetchAllKeyValue('SELECT a.email, m.role FROM member m JOIN account a ON a.id = m.account_id WHERE m.garden_id = ? ORDER BY a.email', [$this->garden]);
     }
 
     private function signOut(): void

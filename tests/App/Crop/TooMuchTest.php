@@ -31,7 +31,8 @@ final class TooMuchTest extends TestCase
         yield 'a thirteenth column' => [$xlsx('<row r="1">'.$cell('M1').'</row>'), 'columns line=1 most=12'];
         yield 'a cell far down' => [$xlsx('<row r="1">'.$cell('A1').'</row><row r="5002">'.$cell('A5002').'</row>'), 'rows most=5000'];
         yield '300 MB unpacked' => [static fn (): string => self::workbook(str_repeat(' ', 300_000_000)), 'unpacked most=50'];
-        $many = static fn (): string => implode('', array_map(static fn (int $r): string => '<row>'.str_repeat('<c><v>1</v></c>', 12).'</row>', range(1, 60_000)));
+        $many = static fn (): string => implode('', array_map(static fn (int $r): string => '<row>'.str_repeat('<c><v>1</v></c>',
+            12).'</row>', range(1, 60_000)));
         yield 'sixty thousand rows' => [static fn (): string => self::workbook(\sprintf(self::XLSX, $many())), 'rows most=5000'];
         yield 'a cell repeated to the far corner' => [static fn (): string => self::ods(1_048_576, 16_384, 'x'), 'columns line=1 most=12'];
         yield 'a row repeated to the end' => [static fn (): string => self::ods(1_048_576, 1, 'x'), 'rows most=5000'];
@@ -73,7 +74,8 @@ final class TooMuchTest extends TestCase
     {
         $rows = '<row r="1"><c r="A1"><v>7</v></c><c r="Z1" s="1"/></row><row r="1048576"><c r="A1048576" s="1"/></row>';
 
-        self::assertSame([['7']], array_map(static fn (array $r): array => \array_slice($r, 0, 1), \array_slice(SheetFile::read(self::workbook(\sprintf(self::XLSX, $rows))), 0, 1)));
+        self::assertSame([['7']], array_map(static fn (array $r): array => \array_slice($r, 0, 1),
+            \array_slice(SheetFile::read(self::workbook(\sprintf(self::XLSX, $rows))), 0, 1)));
         self::assertSame('', SheetFile::read(self::ods(1_048_576, 16_384, null))[0][0] ?? '');
         self::assertSame([['x', 'x'], ['x', 'x']], SheetFile::read(self::ods(2, 2, 'x')));
     }
@@ -120,7 +122,8 @@ final class TooMuchTest extends TestCase
         $zip->addFromString('mimetype', 'application/vnd.oasis.opendocument.spreadsheet');
         $zip->addFromString('meta.xml', '<?xml version="1.0"?><office:document-meta'.$names.'/>');
         $zip->addFromString('styles.xml', '<?xml version="1.0"?><office:document-styles'.$names.'/>');
-        $zip->addFromString('content.xml', \sprintf('<?xml version="1.0"?><office:document-content%s><office:body><office:spreadsheet><table:table table:name="a"><table:table-row table:number-rows-repeated="%d">%s</table:table-row></table:table></office:spreadsheet></office:body></office:document-content>', $names, $rows, $cell));
+        $zip->addFromString('content.xml',
+            \sprintf('<?xml version="1.0"?><office:document-content%s><office:body><office:spreadsheet><table:table table:name="a"><table:table-row table:number-rows-repeated="%d">%s</table:table-row></table:table></office:spreadsheet></office:body></office:document-content>', $names, $rows, $cell));
         $zip->close();
 
         return self::taken($path);

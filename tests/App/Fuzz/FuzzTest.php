@@ -68,7 +68,8 @@ final class FuzzTest extends AppCase
         memory_reset_peak_usage();
         [$start, $before] = [hrtime(true), memory_get_usage()];
         try {
-            $this->browser->request($method, $path, $fields, $files, 0 === $this->chance->getInt(0, 3) ? ['HTTP_HX_REQUEST' => 'true'] : []);
+            $this->browser->request($method, $path, $fields, $files, 0 === $this->chance->getInt(0, 3) ? ['HTTP_HX_REQUEST' => 'true']
+                : []);
             $status = $this->browser->getResponse()->getStatusCode();
             $this->answers[$status] = 1 + ($this->answers[$status] ?? 0);
         } catch (\Throwable $failure) {
@@ -86,7 +87,8 @@ final class FuzzTest extends AppCase
             return [];
         }
         $shown = mb_substr((string) json_encode($fields, \JSON_INVALID_UTF8_SUBSTITUTE), 0, 900);
-        $line = \sprintf('%d %s %s %s %s: %s', $n, $method, mb_substr(mb_scrub($path), 0, 300), $shown, implode(',', array_keys($files)), $wrong);
+        $line = \sprintf('%d %s %s %s %s: %s', $n, $method, mb_substr(mb_scrub($path), 0, 300), $shown, implode(',', array_keys($files)),
+            $wrong);
         if (false !== getenv('FUZZ_REQUESTS')) {
             fwrite(\STDERR, $line."\n");
         }
@@ -157,7 +159,8 @@ final class FuzzTest extends AppCase
         $names = [];
         foreach ($this->service(RouterInterface::class)->getRouteCollection() as $route) {
             if (\in_array('GET', $route->getMethods(), true)) {
-                $path = (string) preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => $good[$m[1]] ?? 'none', $route->getPath());
+                $path = (string) preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => $good[$m[1]] ?? 'none',
+                    $route->getPath());
                 $this->browser->request('GET', $path);
                 $this->offers[] = ['method' => 'GET', 'path' => $path, 'fields' => ['day' => '', 'from' => '', 'until' => '', 'bed' => '']];
                 $this->readPage();
@@ -184,8 +187,10 @@ final class FuzzTest extends AppCase
         }
         foreach ($page->filter('a[href*="?"]')->slice(0, 4) as $node) {
             $link = Request::create($node->attributes?->getNamedItem('href')->nodeValue ?? '/');
-            /** @var array<string, mixed> $fields */
-            $fields = $link->query->all();
+            $fields = [];
+            foreach ($link->query->all() as $name => $value) {
+                $fields[(string) $name] = $value;
+            }
             $this->offers[] = ['method' => 'GET', 'path' => $link->getPathInfo(), 'fields' => $fields];
         }
     }

@@ -10,11 +10,16 @@ use App\Tests\Support\SmallGarden;
 /** Values and files nobody should send, made from a seeded generator. */
 final readonly class Nasty
 {
-    private const VALUES = ['', ' ', '0', '-1', '1e999', '-1e999', '1e308', 'NAN', 'INF', '84005', '84006', '-25568', '65747', '99999999999999999999',
-        '1900-01-01', '1969-12-31', '2150-12-31', '2151-01-01', '2199-12-31', '2199-12-29', '9999-99-99', '0000-00-00', '02-30', '12-31', '32/13/2026', "\xFF\xFE",
-        "a\xC0\xAFb", "A1\x00", "\x00", '%00', '%', '/', 'A/1', '..', '../../etc', '\\', '"', "'", '<b>', '&amp;', '{{ 7*7 }}', '💐', 'ﬀ', "\u{202E}A1",
-        "A1\nB2", "\t", ';', ',', 'block:', 'block:A', 'bed:A1', 'product:', 'product:lettuce', 'A1', 'T1', 'radish', 'lettuce-head', 'leek', 'garlic', 'potato',
-        'carrot', 'direct', 'transplanted', 'set', 'field', 'tunnel', 'heated', '25 m', '9999 km', '-5 m', '1/0', '1,5', '1.5', '12', '400', '2026-05-20',
+    private const VALUES = ['', ' ', '0', '-1', '1e999', '-1e999', '1e308', 'NAN', 'INF', '84005', '84006', '-25568', '65747',
+        '99999999999999999999',
+        '1900-01-01', '1969-12-31', '2150-12-31', '2151-01-01', '2199-12-31', '2199-12-29', '9999-99-99', '0000-00-00', '02-30', '12-31',
+            '32/13/2026', "\xFF\xFE",
+        "a\xC0\xAFb", "A1\x00", "\x00", '%00', '%', '/', 'A/1', '..', '../../etc', '\\', '"', "'", '<b>', '&amp;', '{{ 7*7 }}', '💐', 'ﬀ',
+            "\u{202E}A1",
+        "A1\nB2", "\t", ';', ',', 'block:', 'block:A', 'bed:A1', 'product:', 'product:lettuce', 'A1', 'T1', 'radish', 'lettuce-head',
+            'leek', 'garlic', 'potato',
+        'carrot', 'direct', 'transplanted', 'set', 'field', 'tunnel', 'heated', '25 m', '9999 km', '-5 m', '1/0', '1,5', '1.5', '12', '400',
+            '2026-05-20',
         '2026-07-21', '20593', 'on', 'true', 'null', '=1+1', '+1', '@x', '18446744073709551616', '1e3', '0x1F', '٣', '１２'];
 
     public function __construct(private \Random\Randomizer $chance)

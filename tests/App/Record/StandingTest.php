@@ -141,7 +141,8 @@ final class StandingTest extends AppCase
     {
         $this->post($this->path('/standing/list'), ['text' => "A1, {$crop}, {$how} 20 February, 5 m"]);
         self::assertResponseIsSuccessful();
-        '' === $word ? self::assertStringNotContainsString('taken as', $this->text()) : self::assertStringContainsString($word, $this->text());
+        '' === $word ? self::assertStringNotContainsString('taken as', $this->text()) : self::assertStringContainsString($word,
+            $this->text());
         $this->browser->submit($this->browser->getCrawler()->filter('button[name=keep]')->form());
         $planting = $this->snapshot()->plantings->where(static fn (Planting $p): bool => 'leek' !== $p->item)->all()[0];
         self::assertSame($way, $planting->method->value);
@@ -162,7 +163,8 @@ final class StandingTest extends AppCase
     public function testAKeptPlantingOfAWayTheBookLacksOpens(string $item, string $method): void
     {
         foreach (['catalogue-days', 'heat-and-light'] as $by) {
-            $this->garden = $this->keep(SmallGarden::json(['climate' => ['timed_by' => $by], 'plantings' => [['key' => $item.'@2026-02-20#1',
+            $this->garden = $this->keep(SmallGarden::json(['climate' => ['timed_by' => $by],
+                'plantings' => [['key' => $item.'@2026-02-20#1',
                 'item' => $item, 'method' => $method, 'sow' => '2026-02-20', 'ground' => '2026-02-20', 'bed_start' => '2026-02-15',
                 'ready' => '2026-06-15', 'clear' => '2026-07-06']]]));
             $this->everyPageOf($this->snapshot()->plantings->all()[0]);
@@ -181,8 +183,10 @@ final class StandingTest extends AppCase
     private function everyPageOf(Planting $planting): void
     {
         $id = $this->service(\App\Store\Snapshot::class)->plantingIds($this->garden)[$planting->key];
-        foreach (['/planting/'.$id, '/planting/'.$id.'/change', '/planting/'.$id.'/change?do=move&try=1&when=2026-03-01', '/planting/'.$id.'/note',
-            '/planting/'.$id.'/stand', '/planting/'.$id.'/cover', '/bed/'.$planting->pieces[0]->bed, '/wall', '/standing', '/plan', '/care', '/ahead',
+        foreach (['/planting/'.$id, '/planting/'.$id.'/change', '/planting/'.$id.'/change?do=move&try=1&when=2026-03-01',
+            '/planting/'.$id.'/note',
+            '/planting/'.$id.'/stand', '/planting/'.$id.'/cover', '/bed/'.$planting->pieces[0]->bed, '/wall', '/standing', '/plan', '/care',
+                '/ahead',
             '/season', '/proposal', '/crops/'.$planting->variety, '/compare?crop='.$planting->variety] as $page) {
             $this->browser->request('GET', $this->path($page));
             self::assertLessThan(500, $this->browser->getResponse()->getStatusCode(), $planting->key.' '.$page);
@@ -192,7 +196,8 @@ final class StandingTest extends AppCase
     /** @return list<string> sowing days */
     private function sown(string $item): array
     {
-        $days = array_map(static fn (Planting $p): string => $p->sow->iso(), $this->snapshot()->plantings->where(static fn (Planting $p): bool => $item === $p->item)->all());
+        $days = array_map(static fn (Planting $p): string => $p->sow->iso(), $this->snapshot()
+            ->plantings->where(static fn (Planting $p): bool => $item === $p->item)->all());
         sort($days);
 
         return $days;

@@ -56,6 +56,7 @@ final class MendedDataTest extends TestCase
     {
         $query = $stored->query($sql);
 
-        return false === $query ? [] : array_map(static fn (mixed $v): string => \is_scalar($v) ? (string) $v : '', $query->fetchAll(\PDO::FETCH_COLUMN));
+        return false === $query ? [] : array_map(static fn (mixed $v): string => \is_scalar($v) ? (string) $v : '',
+            array_values($query->fetchAll(\PDO::FETCH_COLUMN)));
     }
 }

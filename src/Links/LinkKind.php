@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Account;
+namespace App\Links;
 
 /** What a secret link opens, for how long and how often. */
 enum LinkKind: string

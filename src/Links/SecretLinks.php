@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Account;
+namespace App\Links;
 
 use App\Rows\GardenRow;
 use App\Shared\Role;

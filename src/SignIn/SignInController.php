@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Account;
+namespace App\SignIn;
 
+use App\Account\DemoAccount;
 use App\Rows\Account;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;

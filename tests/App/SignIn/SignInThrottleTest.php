@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Tests\Account;
+namespace App\Tests\SignIn;
 
-use App\Account\SignInThrottle;
 use App\Rows\Account;
 use App\Shared\Today;
+use App\SignIn\SignInThrottle;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -62,7 +62,8 @@ final class SignInThrottleTest extends AppCase
     public function testAnUnknownAddressTakesAsLong(): void
     {
         $unknown = new UserNotFoundException();
-        foreach ([[$unknown, 1], [new BadCredentialsException('', 0, $unknown), 1], [new BadCredentialsException(), 0]] as [$failure, $looks]) {
+        foreach ([[$unknown, 1], [new BadCredentialsException('', 0, $unknown), 1], [new BadCredentialsException(), 0]] as [$failure,
+            $looks]) {
             self::assertSame($looks, $this->looksAfter($failure));
         }
     }
@@ -99,7 +100,8 @@ final class SignInThrottleTest extends AppCase
                 return Account::class === $user ? $this->hasher : throw new \LogicException('not the hasher of accounts');
             }
         };
-        $throttle = new SignInThrottle($this->service(Connection::class), new RequestStack(), new Today(new MockClock(), null), new MockClock(),
+        $throttle = new SignInThrottle($this->service(Connection::class), new RequestStack(), new Today(new MockClock(), null),
+            new MockClock(),
             $hashers);
         $throttle->failed(new LoginFailureEvent($failure, self::createStub(AuthenticatorInterface::class), self::request('127.0.0.1'), null,
             'main', $this->passport()->getPassport()));

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Account;
+namespace App\SignIn;
 
 use App\Rows\Account;
 use App\Shared\Today;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Tests\Account;
+namespace App\Tests\SignIn;
 
 use App\Tests\Support\AppCase;
 
@@ -109,7 +109,8 @@ final class SignInTest extends AppCase
     /** Links carry the host they were asked under: one the application is not told of is not answered at all. */
     public function testAForgedHostIsNotAnswered(): void
     {
-        foreach (['elsewhere.example' => 400, 'localhost.elsewhere.example' => 400, 'localhost' => 200, '127.0.0.1:8000' => 200] as $host => $status) {
+        foreach (['elsewhere.example' => 400, 'localhost.elsewhere.example' => 400, 'localhost' => 200,
+            '127.0.0.1:8000' => 200] as $host => $status) {
             $this->browser->request('GET', '/sign-in', server: ['HTTP_HOST' => $host]);
             self::assertResponseStatusCodeSame($status, $host);
         }
