@@ -17,7 +17,8 @@ final readonly class Whereabouts
     private const HIGHEST = 5000.0;
     private const LOWEST = -400.0;
     private const METRES_A_FOOT = 0.3048;
-    private const ALTITUDE = '/([+-]?\d+(?:[.,]\d+)?)\s*(m|metres?|meters?|ft|feet|foot)(?![a-z])(\s*(above|over)?\s*(sea level|sea|asl|a\.s\.l\.))?/iu';
+    private const ALTITUDE = '/([+-]?\d+(?:[.,]\d+)?)\s*(m|metres?|meters?|ft|feet|foot)(?![a-z])'
+        .'(\s*(above|over)?\s*(sea level|sea|asl|a\.s\.l\.))?/iu';
     private const DEGREES = '([+-]?\d+(?:[.,]\d+)?)\s*(?:°|º)?\s*(?:(\d+(?:[.,]\d+)?)\s*\'\s*(?:(\d+(?:[.,]\d+)?)\s*"\s*)?)?';
 
     /** @param int|null $altitude metres; null: not said */

@@ -10,8 +10,8 @@ use JollyFurrow\Message\Sayable;
 /**
  * A civil date as a day number: days since 1970-01-01, no time zone, no clock.
  *
- * Proleptic Gregorian calendar between 1900 and 2199; fewer years may be typed, so that reckoning has room on both sides. Conversion after Howard Hinnant,
- * "chrono-Compatible Low-Level Date Algorithms" (days_from_civil, civil_from_days).
+ * Proleptic Gregorian calendar between 1900 and 2199; fewer years may be typed, so that reckoning has room.
+ * Conversion after Howard Hinnant, "chrono-Compatible Low-Level Date Algorithms" (days_from_civil, civil_from_days).
  */
 final readonly class Day implements Sayable
 {
