@@ -11,7 +11,8 @@ use Doctrine\DBAL\Connection;
 final readonly class Runs
 {
     public const SECONDS_WITHOUT_A_SIGN = 60;
-    private const CUT_OFF = 'The last drawing-up was cut off before its end: its process was stopped. Nothing was changed; draw it up anew.';
+    private const CUT_OFF = 'The last drawing-up was cut off before its end: its process was stopped. Nothing was changed; draw it up '
+        .'anew.';
 
     public function __construct(private Connection $connection, private Today $today)
     {
@@ -30,13 +31,15 @@ final readonly class Runs
     {
         $this->tellTheDead($gardenId);
 
-        return $this->connection->fetchAssociative("SELECT * FROM plan_run WHERE garden_id = ? AND state <> 'waiting' ORDER BY started_at DESC, id DESC LIMIT 1", [$gardenId]) ?: null;
+        return $this->connection->fetchAssociative("SELECT * FROM plan_run WHERE garden_id = ? AND state <> 'waiting' ORDER BY "
+            .'started_at DESC, id DESC LIMIT 1', [$gardenId]) ?: null;
     }
 
     /** Only one may begin it; what it is to draw up, null: it was begun already. */
     public function begin(string $gardenId, string $run): ?string
     {
-        $began = $this->connection->executeStatement("UPDATE plan_run SET state = 'drawing', beat_at = ? WHERE id = ? AND garden_id = ? AND state = 'waiting'", [$this->today->now()->getTimestamp(), $run, $gardenId]);
+        $began = $this->connection->executeStatement("UPDATE plan_run SET state = 'drawing', beat_at = ? WHERE id = ? AND garden_id = ? "
+            ."AND state = 'waiting'", [$this->today->now()->getTimestamp(), $run, $gardenId]);
         $scope = 1 === $began ? $this->connection->fetchOne('SELECT scope FROM plan_run WHERE id = ?', [$run]) : null;
 
         return \is_string($scope) ? $scope : null;

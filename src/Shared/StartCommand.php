@@ -13,7 +13,8 @@ use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** What the application is told from outside is looked at before it serves anything. */
-#[AsCommand(name: 'start:check', description: 'Says what is wrong with the settings of the start: the pinned day, the address, the data folder. Exit code 2: something is.')]
+#[AsCommand(name: 'start:check', description: 'Says what is wrong with the settings of the start: the pinned day, the address, the data '
+    .'folder. Exit code 2: something is.')]
 final class StartCommand extends Command
 {
     public function __construct(private readonly Today $today, private readonly Connection $connection,

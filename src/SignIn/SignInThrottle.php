@@ -50,7 +50,8 @@ final readonly class SignInThrottle
             return;
         }
         $since = $this->now() - 60 * self::MINUTES;
-        $tries = $this->connection->fetchAssociative('SELECT COUNT(*) AS here, COALESCE(SUM(who = ?), 0) AS account FROM failed_sign_in WHERE address = ? AND at > ?', [self::who($badge->getUserIdentifier()), self::address($request), $since]);
+        $tries = $this->connection->fetchAssociative('SELECT COUNT(*) AS here, COALESCE(SUM(who = ?), 0) AS account FROM failed_sign_in '
+            .'WHERE address = ? AND at > ?', [self::who($badge->getUserIdentifier()), self::address($request), $since]);
         $here = is_numeric($tries['here'] ?? null) ? (int) $tries['here'] : 0;
         if ($here > self::FREE_FROM_ONE_ADDRESS) {
             $this->clock->sleep(min(self::SLOWEST, self::SLOWER * ($here - self::FREE_FROM_ONE_ADDRESS)));

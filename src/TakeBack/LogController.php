@@ -55,7 +55,9 @@ final class LogController extends Page
         ?Change $asked = null, array $inTheWay = []): Response
     {
         $before = max(0, $request->query->getInt('before')) ?: \PHP_INT_MAX;
-        $changes = $connection->fetchAllAssociative("SELECT c.number, c.at, c.words, c.account_id, c.takes_back, c.taken_back_by, a.name AS who, c.images <> '[]' AS can FROM log_entry c LEFT JOIN account a ON a.id = c.account_id WHERE c.garden_id = ? AND c.number < ? ORDER BY c.number DESC LIMIT ".self::SHOWN, [$visit->gardenId, $before]);
+        $changes = $connection->fetchAllAssociative('SELECT c.number, c.at, c.words, c.account_id, c.takes_back, c.taken_back_by, a.name '
+            ."AS who, c.images <> '[]' AS can FROM log_entry c LEFT JOIN account a ON a.id = c.account_id WHERE c.garden_id = ? AND "
+            .'c.number < ? ORDER BY c.number DESC LIMIT '.self::SHOWN, [$visit->gardenId, $before]);
 
         return $this->page($request, 'record/log.html.twig', ['visit' => $visit, 'changes' => $changes, 'problem' => $problem,
             'asked' => $asked, 'in_the_way' => $inTheWay, 'shown' => self::SHOWN], 'log', $status);

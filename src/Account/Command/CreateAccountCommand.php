@@ -14,7 +14,8 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Validator\Validator\ValidatorInterface;
 
-#[AsCommand(name: 'account:create', description: 'Opens an account; the password is read from standard input, its first line. Exit code 2: it cannot be opened so.')]
+#[AsCommand(name: 'account:create', description: 'Opens an account; the password is read from standard input, its first line. Exit code '
+    .'2: it cannot be opened so.')]
 final class CreateAccountCommand extends Command
 {
     /** @param resource|null $in where the password comes from; null: standard input */

@@ -11,7 +11,8 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
-#[AsCommand(name: 'account:first', description: 'While there is no account: prints a new code and the page where the first owner is made with it. Nothing when there is one.')]
+#[AsCommand(name: 'account:first', description: 'While there is no account: prints a new code and the page where the first owner is made '
+    .'with it. Nothing when there is one.')]
 final class FirstOwnerCommand extends Command
 {
     public function __construct(private readonly FirstOwner $first, private readonly UrlGeneratorInterface $urls)
