@@ -31,7 +31,7 @@ final class SessionFilesTest extends TestCase
         $this->with(static fn (SessionFiles $files): bool => $files->write(self::ID, 'a|i:1;'));
 
         self::assertSame('a|i:1;', $this->with(static fn (SessionFiles $files): string => (string) $files->read(self::ID)));
-        self::assertSame(0600, (int) fileperms($this->folder.'/sess_'.self::ID) & 0777);
+        self::assertSame(0600, fileperms($this->folder.'/sess_'.self::ID) & 0777);
         $this->with(static fn (SessionFiles $files): bool => $files->destroy(self::ID));
         self::assertSame('', $this->with(static fn (SessionFiles $files): string => (string) $files->read(self::ID)));
     }
