@@ -8,6 +8,7 @@ use App\Change\PlantingMark;
 use App\Shared\Role;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
+use App\Tests\Support\SmallGarden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 
@@ -146,6 +147,29 @@ final class ByHandPagesTest extends AppCase
     private function planting(string $item): Planting
     {
         return array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => $p->item === $item))[0];
+    }
+
+    /** Finished on the bed one stands at: the other bed stands on, and it is told at once who goes short. */
+    public function testANoteActsOnTheBedOneStandsAtAndTellsWhatFollows(): void
+    {
+        $piece = static fn (string $bed): array => ['bed' => $bed, 'from_mm' => 0, 'to_mm' => 5_000, 'width_share' => 1.0];
+        $this->garden = $this->keep(SmallGarden::json(['plantings' => [['pieces' => [$piece('A3'), $piece('A2')]]],
+            'products' => [3 => ['key' => 'leeks', 'name' => 'Leeks', 'unit' => 'leek', 'price_cents' => 90,
+                'parts' => [['item' => 'leek', 'units' => 1.0]]]],
+            'promises' => [3 => ['outlet' => 'boxes', 'product' => 'leeks', 'day' => '2026-03-11', 'quantity' => 100]]]));
+        $page = $this->browser->request('GET', $this->path('/bed/A2'));
+        $page = $this->browser->click($page->selectLink('Finished: Leek')->link());
+        self::assertStringContainsString('5 m here, 10 m in all (A3, A2)', $this->text());
+        $this->browser->submit($page->selectButton('Keep: finished, bed cleared')->form());
+        self::assertResponseRedirects($this->path('/bed/A2'));
+        $this->browser->followRedirect();
+        self::assertStringContainsString('on bed A2 finished', $this->text());
+        self::assertStringContainsString('5 m of 10 m', $this->text());
+        self::assertStringContainsString('Short: Boxes 11 Mar, 55 stalks', $this->text());
+        $standing = array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->standing], $this->snapshot()->plantings->all());
+        sort($standing);
+
+        self::assertEqualsCanonicalizing([['A2', Standing::Cleared], ['A3', Standing::Growing]], $standing);
     }
 
     private function id(string $item): string

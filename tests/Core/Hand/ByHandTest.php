@@ -6,8 +6,12 @@ namespace JollyFurrow\Tests\Hand;
 
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
+use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
@@ -37,6 +41,34 @@ final class ByHandTest extends TestCase
         self::assertSame(['2026-04-10', '2026-05-12', '2026-05-07', '2026-06-25', '2026-07-02'], self::days($moved));
         $this->expectException(CannotBeDone::class);
         $this->hand->intoGroundOn(LittleGarden::on('2026-04-20'), $moved, Day::parse('2026-04-01'));
+    }
+
+    /** Into a tunnel it has the tunnel's days, and back in the field those of the field again; a share of the width stays one. */
+    public function testBetweenFieldAndTunnelItGetsTheDaysOfThePlace(): void
+    {
+        $garden = LittleGarden::timed('2026-03-20');
+        $field = $this->hand->sowOn($garden, LittleGarden::radish('2026-03-25')->but(pieces: [Stretch::of('A1', 0, 5_000, 0.5)]),
+            Day::parse('2026-03-25'));
+        $tunnel = $this->hand->onto($garden, $field, 'T1', null);
+
+        self::assertSame(['tunnel', 0.5], [$tunnel->place->value, $tunnel->pieces[0]->widthShare]);
+        self::assertLessThan($field->ready->number - 4, $tunnel->ready->number);
+        self::assertSame(self::days($field), self::days($this->hand->onto($garden, $tunnel, 'A1', null)));
+        $standing = $this->hand->onto($garden, $field->but(standing: Standing::Growing), 'T1', 3_000);
+        self::assertSame($tunnel->ready->iso(), $standing->ready->iso(), 'what stands already too');
+    }
+
+    /** A bed twice as wide holds more rows and gives as much more a metre. */
+    public function testOnABedOfAnotherWidthAMetreGivesMore(): void
+    {
+        $garden = LittleGarden::on('2026-04-01');
+        $wide = new Bed('W1', 'A', 9, Length::fromMetres(20), Length::fromCentimetres(150), Length::fromCentimetres(45), PlaceType::Field);
+        $radish = LittleGarden::radish('2026-04-10');
+        $crop = Book::crops()->get('radish');
+
+        self::assertEqualsWithDelta($radish->perMetre * $crop->perMetreOn($wide->width) / $crop->perMetreOn(Length::fromCentimetres(75)),
+            $this->hand->onto($garden->onBeds([...$garden->beds, $wide]), $radish, 'W1', null)->perMetre, 0.001);
+        self::assertSame($radish->perMetre, $this->hand->onto($garden, $radish, 'A2', null)->perMetre);
     }
 
     public function testABedIsNotClearedBeforeTheHarvest(): void

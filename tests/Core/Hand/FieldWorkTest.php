@@ -7,6 +7,7 @@ namespace JollyFurrow\Tests\Hand;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Hand\FieldWork;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
@@ -32,6 +33,27 @@ final class FieldWorkTest extends TestCase
         self::assertSame([Standing::Planned, 2_000, '2026-04-10'], [$rest->standing, $rest->length()->millimetres, $rest->sow->iso()]);
         self::assertCount(1, $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'),
             Length::fromMetres(3), null, null, ''), '2026-04-12', restStays: false));
+    }
+
+    /** A planting on two beds, finished on the one stood at: the other stands as it did, under another key, and nothing is lost. */
+    public function testANoteOfOneBedLeavesTheOthers(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing)->but(pieces: [Stretch::of('A1', 0, 5_000),
+            Stretch::of('A2', 2_000, 8_000), Stretch::of('A1', 9_000, 10_000)]);
+        [$here, $there] = $this->after($radish, self::note(Happening::Finished, '2026-05-12'), '2026-05-12', at: 'A2');
+
+        self::assertSame([$radish->key, Standing::Cleared, [['A2', 2_000, 8_000]]], [$here->key, $here->standing, self::pieces($here)]);
+        self::assertSame([Standing::Growing, [['A1', 0, 5_000], ['A1', 9_000, 10_000]]], [$there->standing, self::pieces($there)]);
+        self::assertNotSame($radish->key, $there->key);
+        $half = new FieldNote($radish->key, Happening::Lost, Day::parse('2026-05-02'), Length::fromMetres(2), 1.0, null, '');
+        $three = $this->after($radish, $half, '2026-05-02', at: 'A2');
+        self::assertSame([[['A2', 2_000, 4_000]], [['A2', 4_000, 8_000]], [['A1', 0, 5_000], ['A1', 9_000, 10_000]]],
+            array_map(self::pieces(...), $three));
+        self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $three)));
+        self::assertCount(1, $this->after($radish, self::note(Happening::Finished, '2026-05-12'), '2026-05-12'), 'all of it, where nobody says which');
+        $this->expectException(CannotBeDone::class);
+        $this->after($radish, new FieldNote($radish->key, Happening::Finished, Day::parse('2026-05-12'), Length::fromMetres(7), null, null, ''),
+            '2026-05-12', at: 'A2');
     }
 
     public function testSownInAnotherBed(): void
@@ -117,9 +139,16 @@ final class FieldWorkTest extends TestCase
     }
 
     /** @return list<Planting> */
-    private function after(Planting $planting, FieldNote $note, string $today, string $bed = '', bool $restStays = true): array
+    /** @return list<array{string, int, int}> */
+    private static function pieces(Planting $planting): array
+    {
+        return array_map(static fn (Stretch $s): array => [$s->bed, $s->from, $s->to], $planting->pieces);
+    }
+
+    private function after(Planting $planting, FieldNote $note, string $today, string $bed = '', bool $restStays = true,
+        string $at = ''): array
     {
         return (new FieldWork(Book::crops(), new ByHand(Book::crops(), Book::recipes())))->after(LittleGarden::on($today, [$planting]),
-            $planting, $note, $bed, $restStays);
+            $planting, $note, $bed, $restStays, $at);
     }
 }
