@@ -30,8 +30,14 @@ abstract class CoverPlan
     protected float $cost = 0.0;
     /** @var list<int> needs of it that are short */
     protected array $short = [];
-    /** @var array<string, array<int, float>> metres it takes, by place and day */
-    protected array $taken = [];
+    /** @var array<string, array<int, float>> metres it leaves, by place and day; below nought where it takes too many */
+    private array $free = [];
+    /** @var list<int> the first need from a day on */
+    private array $needFrom = [];
+    /** @var list<array<int, int>> what the plan at hand still has after each need */
+    private array $after = [];
+    /** @var list<int> units of the plan at hand that are short up to each need */
+    private array $shortUpTo = [];
     /** Metres of all its successions, whenever they stand. */
     protected float $inAll = 0.0;
     /** @var list<float> metres free on all days of a candidate's stay */
@@ -53,7 +59,18 @@ abstract class CoverPlan
         }
         if (null !== $p->room) {
             $this->most = array_map($p->room->most(...), array_keys($p->curve));
+            $this->free = $p->room->left;
         }
+        $next = \count($p->needDay);
+        for ($day = \count($this->nothing) - 1; $day >= 0; --$day) {
+            while ($next > 0 && $p->needDay[$next - 1] - $this->first >= $day) {
+                --$next;
+            }
+            $this->needFrom[$day] = $next;
+        }
+        $this->needFrom = array_reverse($this->needFrom);
+        $this->reckon();
+        $this->cost = 0.0;
     }
 
     /**
@@ -65,7 +82,16 @@ abstract class CoverPlan
     {
         $p = $this->p;
         $fixed = $this->fixed;
-        $supply = $this->supply;
+        // Needs before the first day the move touches are served as they are.
+        $touched = \PHP_INT_MAX;
+        foreach ($move as $k => $steps) {
+            if ($steps !== ($this->plan[$k] ?? 0) && ($this->opens[$k] ?? \PHP_INT_MAX) < $touched) {
+                $touched = $this->opens[$k];
+            }
+        }
+        $needs = \count($p->needUnits);
+        $from = $this->needFrom[$touched] ?? $needs;
+        $supply = $from > 0 ? $this->after[$from - 1] : $this->supply;
         foreach ($move as $k => $steps) {
             $had = $this->plan[$k] ?? 0;
             if ($steps === $had) {
@@ -91,11 +117,12 @@ abstract class CoverPlan
             return null;
         }
         ++$this->spent;
-        $short = 0;
+        $short = $from > 0 ? $this->shortUpTo[$from - 1] : 0;
         $reach = $p->needReach;
         $day = $p->needDay;
         $first = $this->first;
-        foreach ($p->needUnits as $j => $units) {
+        for ($j = $from; $j < $needs; ++$j) {
+            $units = $p->needUnits[$j];
             $until = $day[$j] - $first;
             for ($t = $until - $reach[$j]; $t <= $until; ++$t) {
                 $left = $supply[$t];
@@ -153,7 +180,7 @@ abstract class CoverPlan
     {
         $this->plan = [];
         $this->fixed = 0.0;
-        $this->taken = [];
+        $this->free = $this->p->room->left ?? [];
         $this->inAll = 0.0;
         $this->supply = $this->nothing;
         $this->make($plan);
@@ -166,9 +193,9 @@ abstract class CoverPlan
         if (null === $room) {
             return;
         }
-        foreach ($this->taken as $place => $days) {
-            foreach ($days as $day => $metres) {
-                while (($this->taken[$place][$day] ?? 0.0) > ($room->left[$place][$day] ?? 0.0) + 1e-6) {
+        foreach ($this->free as $place => $days) {
+            foreach ($days as $day => $ignored) {
+                while ($this->free[$place][$day] < -1e-6) {
                     $there = array_filter($this->plan, static fn (int $k): bool => $room->place[$k] === $place
                         && $room->from[$k] - $room->first <= $day && $day <= $room->to[$k] - $room->first, \ARRAY_FILTER_USE_KEY);
                     if ([] === $there) {
@@ -244,22 +271,27 @@ abstract class CoverPlan
         $p = $this->p;
         $supply = $this->supply;
         $this->short = [];
+        $this->after = [];
+        $this->shortUpTo = [];
         $sum = 0;
         foreach ($p->needUnits as $j => $units) {
             $until = $p->needDay[$j] - $this->first;
             for ($t = $until - $p->needReach[$j]; $t <= $until; ++$t) {
                 $left = $supply[$t];
                 if ($left > 0) {
-                    if ($left >= $units) {
-                        $supply[$t] = $left - $units;
-                        continue 2;
+                    $units -= $given = min($left, $units);
+                    $supply[$t] = $left - $given;
+                    if (0 === $units) {
+                        break;
                     }
-                    $units -= $left;
-                    $supply[$t] = 0;
                 }
             }
-            $sum += $units;
-            $this->short[] = $j;
+            if ($units > 0) {
+                $sum += $units;
+                $this->short[] = $j;
+            }
+            $this->after[] = $supply;
+            $this->shortUpTo[] = $sum;
         }
         $this->cost = $this->fixed + $p->penalty * $sum;
     }
@@ -279,20 +311,19 @@ abstract class CoverPlan
             if (($steps * $this->p->stepMetres[$k]) > $this->most[$k] + 1e-6) {
                 return false;
             }
-            $left = $room->left[$place] ?? [];
-            $taken = $this->taken[$place] ?? [];
+            $free = $this->free[$place] ?? [];
             $from = max(0, $room->from[$k] - $room->first);
             $to = $room->to[$k] - $room->first;
             for ($day = $from; $day <= $to; ++$day) {
-                $wanted = ($taken[$day] ?? 0.0) + $more;
-                if ($wanted > ($left[$day] ?? 0.0) + 1e-6) {
+                if ($more > ($free[$day] ?? 0.0) + 1e-6) {
+                    $wanted = $more;
                     foreach ($move as $other => $its) {
                         if ($other !== $k && isset($room->place[$other]) && $room->place[$other] === $place
                             && $room->from[$other] - $room->first <= $day && $day <= $room->to[$other] - $room->first) {
                             $wanted += ($its - ($this->plan[$other] ?? 0)) * $this->p->stepMetres[$other];
                         }
                     }
-                    if ($wanted > ($left[$day] ?? 0.0) + 1e-6) {
+                    if ($wanted > ($free[$day] ?? 0.0) + 1e-6) {
                         return false;
                     }
                 }
@@ -307,7 +338,7 @@ abstract class CoverPlan
         $place = $room->place[$k];
         $this->inAll += $metres;
         for ($day = max(0, $room->from[$k] - $room->first); $day <= $room->to[$k] - $room->first; ++$day) {
-            $this->taken[$place][$day] = ($this->taken[$place][$day] ?? 0.0) + $metres;
+            $this->free[$place][$day] = ($this->free[$place][$day] ?? 0.0) - $metres;
         }
     }
 }

@@ -14,27 +14,36 @@ namespace JollyFurrow\Succession\Kernel;
  * With no rent, no cost per metre, a yield and a step of one and an endless hold this is the lot-size problem of
  * Wagner and Whitin, "Dynamic Version of the Economic Lot Size Model", Management Science 5 (1958), 89-96.
  *
- * A label is a position (units settled so far) with its least cost. From a label the rest of the market day is left
- * short, or any candidate that can serve this market day is sown at any length: it serves to the end of what it
- * yields, or of its window, or stops at a market-day end it only reaches at this length. A label overtaken by one
- * further on and no dearer is dropped.
+ * A label is a position (units settled so far) with its least cost and how it was reached. From a label the rest of the
+ * market day is left short, or any candidate that can serve this market day is sown at any length: it serves to the end of
+ * what it yields, or of its window, or stops at a market-day end it only reaches at this length. Positions come up in order,
+ * so a label is settled when its turn comes; one overtaken by another further on and no dearer is passed over.
  */
 final class OnceSuccessions
 {
     private const EPSILON = 1e-9;
 
-    /** @var list<int> */
-    private array $position = [];
-    /** @var list<float> */
-    private array $cost = [];
-    /** @var list<int> */
-    private array $label = [];
-    /** @var list<array{parent: int, candidate: int, steps: int, end: int, position: int}> */
-    private array $tree = [];
-    private int $at = 0;
+    /** @var array<int, float> least cost, by position */
+    private array $cost = [0 => 0.0];
+    /** @var array<int, array{int, int, int, int}> by position: the one before, the candidate (-1: left short), its steps, its last day */
+    private array $way = [0 => [-1, -1, 0, 0]];
+    /** @var \SplMinHeap<int> positions whose turn is still to come */
+    private \SplMinHeap $toCome;
+    /** @var list<int> units needed before each market day, and in all */
+    private array $rowStart = [0];
+    /** @var list<float> least cost of a label at the start of that market day, or further on */
+    private array $reached = [];
 
     private function __construct(private readonly OnceProblem $p)
     {
+        /** @var \SplMinHeap<int> $heap */
+        $heap = new \SplMinHeap();
+        $this->toCome = $heap;
+        $this->toCome->insert(0);
+        foreach ($p->needUnits as $j => $units) {
+            $this->rowStart[] = $this->rowStart[$j] + $units;
+        }
+        $this->reached = array_fill(0, \count($this->rowStart), \INF);
     }
 
     public static function solve(OnceProblem $problem): OnceSolution
@@ -45,29 +54,25 @@ final class OnceSuccessions
     private function run(): OnceSolution
     {
         $p = $this->p;
+        $rowStart = $this->rowStart;
         $rows = \count($p->needDay);
-        $rowStart = [0];
         $dayCost = [0.0];
         for ($j = 0; $j < $rows; ++$j) {
-            $rowStart[] = $rowStart[$j] + $p->needUnits[$j];
             $dayCost[] = $dayCost[$j] + $p->needUnits[$j] * ($p->needDay[$j] - $p->firstDay);
         }
         $total = $rowStart[$rows];
         $serving = $this->candidatesByRow();
-        $this->tree = [['parent' => -1, 'candidate' => -1, 'steps' => 0, 'end' => 0, 'position' => 0]];
-        $this->position = [0];
-        $this->cost = [0.0];
-        $this->label = [0];
         $row = 0;
-        for ($this->at = 0; $this->position[$this->at] < $total; ++$this->at) {
-            $from = $this->position[$this->at];
-            $costHere = $this->cost[$this->at];
-            $parent = $this->label[$this->at];
+        while (($from = $this->toCome->extract()) < $total) {
+            $costHere = $this->cost[$from];
             while ($rowStart[$row + 1] <= $from) {
                 ++$row;
             }
+            if ($this->isOvertaken($from, $costHere, $row)) {
+                continue;
+            }
             $daysBefore = $dayCost[$row] + ($from - $rowStart[$row]) * ($p->needDay[$row] - $p->firstDay);
-            $this->offer($rowStart[$row + 1], $costHere + $p->penalty * ($rowStart[$row + 1] - $from), $parent, -1, 0, 0);
+            $this->offer($rowStart[$row + 1], $costHere + $p->penalty * ($rowStart[$row + 1] - $from), [$from, -1, 0, 0]);
             foreach ($serving[$row] as $k) {
                 $ready = $p->ready[$k];
                 $last = $p->last[$k];
@@ -94,7 +99,10 @@ final class OnceSuccessions
                         if ($stop > $before) {
                             $days = $dayCost[$m] + ($stop - $rowStart[$m]) * ($p->needDay[$m] - $p->firstDay) - $daysBefore;
                             $keep = $p->keeping * ($days - $readyOffset * ($stop - $from));
-                            $this->offer($stop, $fixed + $metres * $rent[$end + 1 - $p->firstDay] + $keep, $parent, $k, $steps, $end);
+                            $cost = $fixed + $metres * $rent[$end + 1 - $p->firstDay] + $keep;
+                            if ($cost <= $this->reached[$m + 1] + self::EPSILON * (1 + $cost)) {
+                                $this->offer($stop, $cost, [$from, $k, $steps, $end]);
+                            }
                         }
                         if ($stop >= $full || $m + 1 >= $windowEnd) {
                             break;
@@ -130,40 +138,49 @@ final class OnceSuccessions
         return $serving;
     }
 
-    /** Puts a label into the frontier, which rises in position and in cost, unless it is overtaken. */
-    private function offer(int $position, float $cost, int $parent, int $candidate, int $steps, int $end): void
+    /** Another further on costs no more. */
+    private function isOvertaken(int $position, float $cost, int $row): bool
     {
-        $low = $this->at + 1;
-        $high = \count($this->position);
-        while ($low < $high) {
-            $middle = ($low + $high) >> 1;
-            if ($this->position[$middle] < $position) {
-                $low = $middle + 1;
-            } else {
-                $high = $middle;
+        $most = $cost + self::EPSILON * (1 + abs($cost));
+        if ($this->reached[$row + 1] <= $most) {
+            return true;
+        }
+        for ($further = $position + 1, $end = $this->rowStart[$row + 1]; $further < $end; ++$further) {
+            if (isset($this->cost[$further]) && $this->cost[$further] <= $most) {
+                return true;
             }
         }
-        $slack = self::EPSILON * (1 + abs($cost));
-        if ($low < \count($this->position) && $this->cost[$low] <= $cost + $slack) {
-            if ($this->position[$low] !== $position || $this->cost[$low] < $cost - $slack || !$this->sownEarlier($candidate,
-                $this->label[$low])) {
+
+        return false;
+    }
+
+    /**
+     * A way to a position is kept when it is cheaper than the one known, or as cheap and sown earlier.
+     *
+     * @param array{int, int, int, int} $way
+     */
+    private function offer(int $position, float $cost, array $way): void
+    {
+        $known = $this->cost[$position] ?? null;
+        if (null === $known) {
+            $this->toCome->insert($position);
+        } else {
+            $slack = self::EPSILON * (1 + abs($cost));
+            if ($known <= $cost + $slack && ($known < $cost - $slack || !$this->isSownEarlier($way[1], $this->way[$position][1]))) {
                 return;
             }
         }
-        $first = $low;
-        while ($first > $this->at + 1 && $this->cost[$first - 1] >= $cost - $slack) {
-            --$first;
+        $this->cost[$position] = $cost;
+        $this->way[$position] = $way;
+        for ($row = \count($this->rowStart) - 1; $row >= 0 && ($this->rowStart[$row] > $position || $this->reached[$row] > $cost); --$row) {
+            if ($this->rowStart[$row] <= $position) {
+                $this->reached[$row] = $cost;
+            }
         }
-        $past = $low < \count($this->position) && $this->position[$low] === $position ? $low + 1 : $low;
-        $this->tree[] = ['parent' => $parent, 'candidate' => $candidate, 'steps' => $steps, 'end' => $end, 'position' => $position];
-        array_splice($this->position, $first, $past - $first, [$position]);
-        array_splice($this->cost, $first, $past - $first, [$cost]);
-        array_splice($this->label, $first, $past - $first, [\count($this->tree) - 1]);
     }
 
-    private function sownEarlier(int $candidate, int $label): bool
+    private function isSownEarlier(int $candidate, int $other): bool
     {
-        $other = $this->tree[$label]['candidate'];
         if ($candidate < 0 || $other < 0) {
             return $candidate >= 0;
         }
@@ -175,17 +192,15 @@ final class OnceSuccessions
     {
         $plantings = [];
         $short = 0;
-        for ($label = $this->label[$this->at]; $label > 0; $label = $node['parent']) {
-            $node = $this->tree[$label];
-            $from = $this->tree[$node['parent']]['position'];
-            if ($node['candidate'] < 0) {
-                $short += $node['position'] - $from;
+        for ($to = $total; $to > 0; $to = $from) {
+            [$from, $candidate, $steps, $end] = $this->way[$to];
+            if ($candidate < 0) {
+                $short += $to - $from;
             } else {
-                $plantings[] = ['candidate' => $node['candidate'], 'steps' => $node['steps'], 'end' => $node['end'], 'from' => $from,
-                    'to' => $node['position']];
+                $plantings[] = ['candidate' => $candidate, 'steps' => $steps, 'end' => $end, 'from' => $from, 'to' => $to];
             }
         }
 
-        return new OnceSolution($total > 0 ? $this->cost[$this->at] : 0.0, $short, array_reverse($plantings));
+        return new OnceSolution($this->cost[$total], $short, array_reverse($plantings));
     }
 }
