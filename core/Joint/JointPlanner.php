@@ -20,8 +20,12 @@ final readonly class JointPlanner
 {
     /** Valuations an item gets before it is known whether the beds are short. */
     private const FIRST_EFFORT = 2200;
-    /** Sets of plans a fitting one is made from, where the beds are much too short. */
+    /** Sets of plans a fitting one is made from, where the beds are much too short; of a large garden as many fewer as it has more items. */
     private const REPAIRED = 5;
+    private const REPAIRED_LEAST = 2;
+    private const ITEMS_REPAIRED = 150;
+    /** Items that get the full effort each; more of them share it. */
+    private const ITEMS_IN_FULL = 36;
     /** Trades of places, and more where the beds are shorter by so many weeks of the whole garden. */
     private const TRADES = 2;
     private const TRADES_A_WEEK = 25;
@@ -65,7 +69,8 @@ final readonly class JointPlanner
     private function short(array $wanted, array $plans, Progress $progress, int $steps): JointPlan
     {
         $weeks = $this->rooms->with($plans)->metreDaysTooMany() / max(1.0, $this->rooms->metreDaysAWeek());
-        $effort = $weeks < 1 ? ItemPlanner::EFFORT_AGAIN : ItemPlanner::EFFORT_SHORT;
+        $effort = $weeks < 1 ? ItemPlanner::EFFORT_AGAIN
+            : intdiv(ItemPlanner::EFFORT_SHORT * self::ITEMS_IN_FULL, max(self::ITEMS_IN_FULL, \count($wanted)));
         $rounds = new RentRounds($this->items, $this->grid, $this->rooms, $this->rents, $effort);
         [$met, $isStopped] = $rounds->rounds($wanted, $plans, $progress, \count($wanted), $steps);
         usort($met, static fn (array $a, array $b): int => $b['bound'] <=> $a['bound']);
@@ -77,7 +82,9 @@ final readonly class JointPlanner
         });
         $at = RentSums::fromWeeks($this->rooms->first, $rents);
         $best = null;
-        foreach (\array_slice($met, 0, $weeks < 1 ? 2 : self::REPAIRED) as $round) {
+        $repaired = $weeks < 1 ? self::REPAIRED_LEAST
+            : max(self::REPAIRED_LEAST, min(self::REPAIRED, intdiv(self::ITEMS_REPAIRED, \count($wanted))));
+        foreach (\array_slice($met, 0, $repaired) as $round) {
             $isStopped = $isStopped || (null !== $best && !$progress->at($done, $steps, ''));
             if (null !== $best && $isStopped) {
                 break;
