@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
+use App\Rows\PlanRun;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Planting\Planting;
 
 final class DrawUpTest extends AppCase
@@ -28,6 +30,29 @@ final class DrawUpTest extends AppCase
         self::assertEquals($before, $this->snapshot());
         $this->browser->followRedirect();
         self::assertStringContainsString('Taken back: Proposal taken, drawn up for the whole garden', $this->text());
+    }
+
+    /** A process that is killed says nothing: a run without a sign for a minute is told to be dead, on the page and where it was watched. */
+    public function testADrawingUpThatDiedIsToldAndCanBeDrawnAnew(): void
+    {
+        $run = new PlanRun($this->garden, time());
+        $entities = $this->service(EntityManagerInterface::class);
+        $entities->persist($run);
+        $entities->flush();
+        $seen = fn (int $secondsAgo): int => (int) $this->service(Connection::class)->update('plan_run', ['state' => 'drawing', 'done' => 3,
+            'total' => 40, 'beat_at' => time() - $secondsAgo], ['id' => $run->id]);
+        $seen(50);
+        $this->browser->request('GET', $this->path('/plan'));
+        self::assertStringContainsString('3 of 40', $this->text(), 'another window shows how far it is');
+        $seen(70);
+        $this->browser->request('GET', $this->path('/plan/run/'.$run->id));
+        self::assertResponseHeaderSame('HX-Redirect', $this->path('/plan'));
+        $this->browser->request('GET', $this->path('/plan'));
+        self::assertStringContainsString('cut off before its end', $this->text());
+        self::assertSelectorExists('button:contains("Draw up the plan")');
+        $this->drawUp();
+        $this->browser->request('GET', $this->path('/plan'));
+        self::assertStringNotContainsString('cut off before its end', $this->text());
     }
 
     public function testDrawnUpAgainThePlanIsTheSameAndNoNewEntry(): void
