@@ -149,6 +149,12 @@ final class MembersTest extends AppCase
             $this->browser->request('GET', $links[$how]);
             self::assertResponseStatusCodeSame(404, 'made an owner again, an old invitation stays void');
         }
+        $link = '/join/'.$this->service(Members::class)->invite(new Visit($this->garden, 'Little Rill', $this->grower->id, Role::Owner),
+            Role::Owner, 'a friend');
+        $this->service(Connection::class)->update('member', ['role' => 'grower'], ['account_id' => $this->grower->id]);
+        $this->browser->request('GET', $link);
+        self::assertResponseStatusCodeSame(404, 'whichever way the maker stopped being an owner');
+        $this->service(Connection::class)->update('member', ['role' => 'owner'], ['account_id' => $this->grower->id]);
         self::assertSame(['grower@example.test' => 'owner'], $this->members());
     }
 
@@ -171,7 +177,8 @@ final class MembersTest extends AppCase
             'joined' => $this->service(Members::class)->accept($this->service(Members::class)
                 ->invite(new Visit($this->keep(SmallGarden::json()),
                     'Another', $this->grower->id, Role::Owner), Role::Reader, ''), static fn (): Account => $member),
-            'began' => $this->service(\App\Store\GardenKeeper::class)->begin($this->snapshot(), $member->id, 'Begun'),
+            'began' => $this->service(Connection::class)->delete('garden', ['id' => $this->service(\App\Store\GardenKeeper::class)
+                ->begin($this->snapshot(), $member->id, 'Begun')]),
             'password' => $this->service(\App\Account\Passwords::class)->set($member, 'another long one'),
             default => $this->service(Connection::class)->update('member', ['role' => 'grower'], ['account_id' => $this->grower->id]),
         };

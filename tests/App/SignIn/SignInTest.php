@@ -64,6 +64,7 @@ final class SignInTest extends AppCase
                 $this->service(\App\Account\Passwords::class)->set($this->service(\App\Account\Accounts::class)->find('grower@example.test')
                     ?? self::fail('no account'), 'frost on the kale');
             }
+            self::assertSame(0, $this->service(\Doctrine\DBAL\Connection::class)->fetchOne('SELECT COUNT(*) FROM rememberme_token'));
             $this->browser->getCookieJar()->clear();
             $this->browser->getCookieJar()->set($copied);
             $this->browser->request('GET', '/gardens');
