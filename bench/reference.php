@@ -26,6 +26,7 @@ function reference_loop(): float
 /** CPU time this process has used: what others do on a shared machine hardly tells on it. */
 function cpu_seconds(): float
 {
+    /** @var array<string, int> $used */
     $used = (array) getrusage();
 
     return $used['ru_utime.tv_sec'] + $used['ru_stime.tv_sec'] + ($used['ru_utime.tv_usec'] + $used['ru_stime.tv_usec']) / 1e6;

@@ -20,7 +20,7 @@ final readonly class JointPlanner
 {
     /** Valuations an item gets before it is known whether the beds are short. */
     private const FIRST_EFFORT = 2200;
-    /** Sets of plans a fitting one is made from, where the beds are much too short; of a large garden as many fewer as it has more items. */
+    /** Sets of plans a fitting one is made from, where the beds are much too short; fewer in a garden of more items. */
     private const REPAIRED = 5;
     private const REPAIRED_LEAST = 2;
     private const ITEMS_REPAIRED = 150;

@@ -35,7 +35,8 @@ final class Cells
     {
         $lines = self::lines($text, $mostRows, $mostColumns);
         $mark = self::mark($lines);
-        $rows = array_map(static fn (string $line): array => array_map(static fn (?string $cell): string => FormulaGuard::off(trim((string) $cell)),
+        $bare = static fn (?string $cell): string => FormulaGuard::off(trim((string) $cell));
+        $rows = array_map(static fn (string $line): array => array_map($bare,
             null === $mark ? (preg_split('/ {2,}/', trim($line)) ?: []) : str_getcsv($line, $mark, '"', '')), $lines);
         foreach ($rows as $i => $row) {
             if (\count($row) > $mostColumns) {

@@ -66,7 +66,7 @@ final class SheetScan
 
     private function part(string $part): void
     {
-        $reader = \XMLReader::open($part, null, \LIBXML_NONET | \LIBXML_NOERROR | \LIBXML_NOWARNING);
+        $reader = @\XMLReader::open($part, null, \LIBXML_NONET | \LIBXML_NOERROR | \LIBXML_NOWARNING);
         if (!$reader instanceof \XMLReader) {
             return;
         }

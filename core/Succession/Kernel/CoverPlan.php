@@ -32,7 +32,7 @@ abstract class CoverPlan
     protected array $short = [];
     /** @var array<string, array<int, float>> metres it leaves, by place and day; below nought where it takes too many */
     private array $free = [];
-    /** @var list<int> the first need from a day on */
+    /** @var array<int, int> the first need from a day on */
     private array $needFrom = [];
     /** @var list<array<int, int>> what the plan at hand still has after each need */
     private array $after = [];
@@ -68,7 +68,6 @@ abstract class CoverPlan
             }
             $this->needFrom[$day] = $next;
         }
-        $this->needFrom = array_reverse($this->needFrom);
         $this->reckon();
         $this->cost = 0.0;
     }

@@ -31,7 +31,7 @@ final class OnceSuccessions
     private \SplMinHeap $toCome;
     /** @var list<int> units needed before each market day, and in all */
     private array $rowStart = [0];
-    /** @var list<float> least cost of a label at the start of that market day, or further on */
+    /** @var array<int, float> least cost of a label at the start of that market day, or further on */
     private array $reached = [];
 
     private function __construct(private readonly OnceProblem $p)

@@ -34,7 +34,8 @@ final class SqliteConnection extends AbstractConnectionMiddleware
         try {
             return parent::exec($sql);
         } catch (DriverException $failed) {
-            if (!str_starts_with($sql, 'ROLLBACK') || 1 !== preg_match('/no transaction is active|no such savepoint/', $failed->getMessage())) {
+            if (!str_starts_with($sql, 'ROLLBACK') || 1 !== preg_match('/no transaction is active|no such savepoint/',
+                $failed->getMessage())) {
                 throw $failed;
             }
 

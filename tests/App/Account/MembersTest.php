@@ -262,7 +262,8 @@ final class MembersTest extends AppCase
     private function members(): array
     {
         return $this->service(Connection::class)
-            ->fetchAllKeyValue('SELECT a.email, m.role FROM member m JOIN account a ON a.id = m.account_id WHERE m.garden_id = ? ORDER BY a.email', [$this->garden]);
+            ->fetchAllKeyValue('SELECT a.email, m.role FROM member m JOIN account a ON a.id = m.account_id WHERE m.garden_id = ? ORDER '
+                .'BY a.email', [$this->garden]);
     }
 
     private function signOut(): void

@@ -13,7 +13,8 @@ use PHPUnit\Framework\TestCase;
 /** Small files that would become large: refused by what is too large in them, in under a second and 64 MB. */
 final class TooMuchTest extends TestCase
 {
-    private const XLSX = '<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>%s</sheetData></worksheet>';
+    private const XLSX = '<worksheet '
+        .'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>%s</sheetData></worksheet>';
 
     /** @param callable(): string $bytes */
     #[DataProvider('sheets')]
@@ -123,7 +124,9 @@ final class TooMuchTest extends TestCase
         $zip->addFromString('meta.xml', '<?xml version="1.0"?><office:document-meta'.$names.'/>');
         $zip->addFromString('styles.xml', '<?xml version="1.0"?><office:document-styles'.$names.'/>');
         $zip->addFromString('content.xml',
-            \sprintf('<?xml version="1.0"?><office:document-content%s><office:body><office:spreadsheet><table:table table:name="a"><table:table-row table:number-rows-repeated="%d">%s</table:table-row></table:table></office:spreadsheet></office:body></office:document-content>', $names, $rows, $cell));
+            \sprintf('<?xml version="1.0"?><office:document-content%s><office:body><office:spreadsheet><table:table '
+                .'table:name="a"><table:table-row '
+                .'table:number-rows-repeated="%d">%s</table:table-row></table:table></office:spreadsheet></office:body></office:document-content>', $names, $rows, $cell));
         $zip->close();
 
         return self::taken($path);

@@ -28,7 +28,8 @@ final class FullDiskTest extends AppCase
         $most = $connection->fetchOne('PRAGMA max_page_count');
         $connection->executeStatement('PRAGMA max_page_count = 1');
         try {
-            $this->browser->request('POST', $this->path('/beds/series'), ['_token' => $token, 'block' => 'A', 'prefix' => 'Q', 'first' => '1',
+            $this->browser->request('POST', $this->path('/beds/series'), ['_token' => $token, 'block' => 'A', 'prefix' => 'Q',
+                'first' => '1',
                 'count' => '200', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field']);
             self::assertResponseStatusCodeSame(507);
             self::assertStringContainsString('The disk is full', $this->text());

@@ -29,13 +29,18 @@ final class MendedDataTest extends TestCase
         $this->migrate('JollyFurrow\\Migrations\\Version20261127230000');
         $stored = new \PDO('sqlite:'.$this->folder.'/jolly-furrow.sqlite');
         $stored->setAttribute(\PDO::ATTR_ERRMODE, \PDO::ERRMODE_EXCEPTION);
-        foreach (["INSERT INTO garden (id, garden_id, name, place_name, latitude, altitude, last_frost, first_frost, units, currency, sowing_days, recipe, rent, shortage_factor, keeping_share, wage, rotation, compost_depth, nitrogen_rate, fertiliser_nitrogen, plan_rules) VALUES ('g', 'g', 'Rill', 'Rill', 47, 300, '05-14', '10-06', 'metric', 'EUR', '[2]', 'compost-mulch', '{}', 9e999, 0.002, 1800, '{}', 20, 10, 10, '{\"reserve_beds\":[\"A\\/1\",\"B2\"]}')",
+        foreach (['INSERT INTO garden (id, garden_id, name, place_name, latitude, altitude, last_frost, first_frost, units, currency, '
+            .'sowing_days, recipe, rent, shortage_factor, keeping_share, wage, rotation, compost_depth, nitrogen_rate, '
+            ."fertiliser_nitrogen, plan_rules) VALUES ('g', 'g', 'Rill', 'Rill', 47, 300, '05-14', '10-06', 'metric', 'EUR', '[2]', "
+            ."'compost-mulch', '{}', 9e999, 0.002, 1800, '{}', 20, 10, 10, '{\"reserve_beds\":[\"A\\/1\",\"B2\"]}')",
             "INSERT INTO block (id, garden_id, name, position) VALUES ('k', 'g', 'A', 0)",
-            "INSERT INTO own_value (id, garden_id, crop, name, amount, note) VALUES ('o', 'g', 'radish', 'yield_per_m', '1e999', ''), ('p', 'g', 'radish', 'rows', '5', '')"] as $sql) {
+            "INSERT INTO own_value (id, garden_id, crop, name, amount, note) VALUES ('o', 'g', 'radish', 'yield_per_m', '1e999', ''), "
+                ."('p', 'g', 'radish', 'rows', '5', '')"] as $sql) {
             $stored->exec($sql);
         }
         foreach (['A/1', 'A-1', "B\n2", '..', 'C 3', 'é'] as $i => $name) {
-            $stored->prepare("INSERT INTO bed (id, garden_id, block_id, name, position, length, width, path, place) VALUES (?, 'g', 'k', ?, ?, 25000, 750, 450, 'field')")->execute(['b'.$i, $name, $i]);
+            $stored->prepare("INSERT INTO bed (id, garden_id, block_id, name, position, length, width, path, place) VALUES (?, 'g', 'k', "
+                ."?, ?, 25000, 750, 450, 'field')")->execute(['b'.$i, $name, $i]);
         }
         $this->migrate('latest');
 

@@ -42,7 +42,7 @@ final class SessionFilesTest extends TestCase
             file_put_contents($this->folder.'/sess_'.$id, 'x');
             touch($this->folder.'/sess_'.$id, time() - $age);
         }
-        $this->with(static fn (SessionFiles $files): int => (int) $files->gc(95));
+        $this->with(static fn (SessionFiles $files): int => $files->gc(95));
 
         self::assertFileDoesNotExist($this->folder.'/sess_'.self::ID);
         self::assertFileExists($this->folder.'/sess_z'.self::ID);
@@ -52,7 +52,8 @@ final class SessionFilesTest extends TestCase
     public function testAWriteWithoutRoomLeavesTheOldSession(): void
     {
         $this->with(static fn (SessionFiles $files): bool => $files->write(self::ID, 'old|s:3:"yes";'));
-        $script = \sprintf('require %s; $f = new App\Shared\SessionFiles(%s); $f->open("", "PHPSESSID"); $f->read(%3$s); $f->write(%3$s, str_repeat("x", 100000)); $f->close();',
+        $script = \sprintf('require %s; $f = new App\Shared\SessionFiles(%s); $f->open("", "PHPSESSID"); $f->read(%3$s); $f->write(%3$s, '
+            .'str_repeat("x", 100000)); $f->close();',
             var_export(\dirname(__DIR__, 3).'/vendor/autoload.php', true), var_export($this->folder, true), var_export(self::ID, true));
         (new Process(['bash', '-c', 'ulimit -f 1; trap "" XFSZ; exec "$0" -r "$1"', \PHP_BINARY, $script]))->run();
 
@@ -63,7 +64,8 @@ final class SessionFilesTest extends TestCase
     /** Two requests of one session take turns. */
     public function testOneRequestOfASessionAtATime(): void
     {
-        $script = \sprintf('require %s; $f = new App\Shared\SessionFiles(%s); $f->open("", "PHPSESSID"); $n = (int) $f->read(%3$s); usleep(20000); $f->write(%3$s, (string) ($n + 1)); $f->close();',
+        $script = \sprintf('require %s; $f = new App\Shared\SessionFiles(%s); $f->open("", "PHPSESSID"); $n = (int) $f->read(%3$s); '
+            .'usleep(20000); $f->write(%3$s, (string) ($n + 1)); $f->close();',
             var_export(\dirname(__DIR__, 3).'/vendor/autoload.php', true), var_export($this->folder, true), var_export(self::ID, true));
         $together = array_map(static function () use ($script): Process {
             $process = new Process([\PHP_BINARY, '-r', $script]);

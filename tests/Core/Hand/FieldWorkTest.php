@@ -50,9 +50,11 @@ final class FieldWorkTest extends TestCase
         self::assertSame([[['A2', 2_000, 4_000]], [['A2', 4_000, 8_000]], [['A1', 0, 5_000], ['A1', 9_000, 10_000]]],
             array_map(self::pieces(...), $three));
         self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $three)));
-        self::assertCount(1, $this->after($radish, self::note(Happening::Finished, '2026-05-12'), '2026-05-12'), 'all of it, where nobody says which');
+        self::assertCount(1, $this->after($radish, self::note(Happening::Finished, '2026-05-12'), '2026-05-12'),
+            'all of it, where nobody says which');
         $this->expectException(CannotBeDone::class);
-        $this->after($radish, new FieldNote($radish->key, Happening::Finished, Day::parse('2026-05-12'), Length::fromMetres(7), null, null, ''),
+        $this->after($radish, new FieldNote($radish->key, Happening::Finished, Day::parse('2026-05-12'), Length::fromMetres(7), null, null,
+            ''),
             '2026-05-12', at: 'A2');
     }
 
@@ -138,13 +140,13 @@ final class FieldWorkTest extends TestCase
         return new FieldNote('radish@2026-04-10#1', $what, Day::parse($day), null, $share, null, '');
     }
 
-    /** @return list<Planting> */
     /** @return list<array{string, int, int}> */
     private static function pieces(Planting $planting): array
     {
         return array_map(static fn (Stretch $s): array => [$s->bed, $s->from, $s->to], $planting->pieces);
     }
 
+    /** @return non-empty-list<Planting> */
     private function after(Planting $planting, FieldNote $note, string $today, string $bed = '', bool $restStays = true,
         string $at = ''): array
     {

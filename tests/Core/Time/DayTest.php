@@ -18,7 +18,11 @@ final class DayTest extends TestCase
             $php = (new \DateTimeImmutable('1970-01-01', new \DateTimeZone('UTC')))->modify($number.' days');
             $day = Day::of($number);
             self::assertSame($php->format('Y-m-d N z'), \sprintf('%s %d %d', $day->iso(), $day->weekday()->value, $day->dayOfYear() - 1));
-            self::assertSame($number, Day::parse($php->format('Y-m-d'))->number);
+            [$year, $month, $of] = array_map(intval(...), explode('-', $php->format('Y-n-j')));
+            self::assertSame($number, Day::fromDate($year, $month, $of)->number);
+            if ($year >= 1970) {
+                self::assertSame($number, Day::parse($php->format('Y-m-d'))->number);
+            }
         }
     }
 
