@@ -126,7 +126,8 @@ final class TooMuchTest extends TestCase
         $zip->addFromString('content.xml',
             \sprintf('<?xml version="1.0"?><office:document-content%s><office:body><office:spreadsheet><table:table '
                 .'table:name="a"><table:table-row '
-                .'table:number-rows-repeated="%d">%s</table:table-row></table:table></office:spreadsheet></office:body></office:document-content>', $names, $rows, $cell));
+                .'table:number-rows-repeated="%d">%s</table:table-row></table:table></office:spreadsheet></office:body>'
+                .'</office:document-content>', $names, $rows, $cell));
         $zip->close();
 
         return self::taken($path);

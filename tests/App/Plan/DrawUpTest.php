@@ -32,7 +32,7 @@ final class DrawUpTest extends AppCase
         self::assertStringContainsString('Taken back: Proposal taken, drawn up for the whole garden', $this->text());
     }
 
-    /** A process that is killed says nothing: a run without a sign for a minute is told to be dead, on the page and where it was watched. */
+    /** A process that is killed says nothing: a run without a sign for a minute is told to be dead. */
     public function testADrawingUpThatDiedIsToldAndCanBeDrawnAnew(): void
     {
         $run = new PlanRun($this->garden, time());

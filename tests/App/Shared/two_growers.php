@@ -7,8 +7,8 @@ declare(strict_types=1);
  * prints "garden account"; "add GARDEN ACCOUNT TIMES MORE" adds so many more to the same promise so many times, through the same
  * classes as the page, and prints how often it was asked because somebody was faster; with TIMES 0 it goes on until it is
  * killed, and prints a "+" once each change is confirmed. "look GARDEN" prints the number promised and the entries in the
- * log, then what is wrong with the file. "migrate" makes the database alone and prints a code for the first owner; "first CODE EMAIL" and "join SECRET
- * EMAIL" open an account with it and print 1, or 0 where somebody was faster; "invite GARDEN ACCOUNT" prints a secret;
+ * log, then what is wrong with the file. "migrate" makes the database alone and prints a code for the first owner; "first
+ * CODE EMAIL" and "join SECRET EMAIL" open an account with it and print 1, or 0 where somebody was faster; "invite GARDEN ACCOUNT" prints a secret;
  * "accounts" prints how many accounts there are, and members.
  */
 
