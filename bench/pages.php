@@ -30,16 +30,15 @@ $plain = static fn (string $body): string => "\x1f\x8b" === substr($body, 0, 2) 
 preg_match('/name="_csrf_token" value="([^"]+)"/', $plain($ask('/sign-in')[0]), $token);
 $ask('/sign-in', ['email' => 'demo@larkspur-hollow.example', 'password' => 'furrow-by-furrow', '_csrf_token' => $token[1] ?? '']);
 preg_match('#/g/[^/]+#', (string) $ask('/')[2], $garden);
-$loop = median(array_map(static fn (): float => reference_loop(), range(1, 3)));
-printf("reference loop %.2f s\n", $loop);
 preg_match_all('#/planting/([0-9a-f-]{36})#', $plain($ask(($garden[0] ?? '').'/wall')[0]), $plantings);
 $last = end($plantings[1]);
 foreach (['wall', 'standing', 'bed/A1', 'plan', 'promises?outlet=stall', 'season', 'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20', 'planting/'.$last.'/change?do=length&try=1&length=3', 'beds', 'crops', 'crops/carrot', 'crops/cauliflower/ladder?day=2026-07-21&place=field', 'crops/cauliflower/ladder?day=2026-07-21&place=field&schools=1', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20', 'ahead', 'care', 'bed/A6/free', 'recipes', 'rules', 'rules/cost', 'plan/mend/kale', 'plan/mend/lettuce-leaf', 'planting/'.$last, 'members', 'log'] as $page) {
     $times = [];
     $bytes = 0;
+    $before = reference_loop();
     for ($i = 0; $i < 9; ++$i) {
         [$body, $times[]] = $ask(($garden[0] ?? '').'/'.$page);
         $bytes = strlen($body);
     }
-    printf("%-24.24s %.3f loops  %3d kB gzipped\n", $page, median($times) / $loop, intdiv($bytes, 1024));
+    printf("%-24.24s %.3f loops  %3d kB gzipped\n", $page, 2 * median($times) / ($before + reference_loop()), intdiv($bytes, 1024));
 }

@@ -25,7 +25,7 @@ final readonly class JointPlanner
     private const REPAIRED_LEAST = 2;
     private const ITEMS_REPAIRED = 150;
     /** Items that get the full effort each; more of them share it. */
-    private const ITEMS_IN_FULL = 36;
+    private const ITEMS_IN_FULL = 30;
     /** Trades of places, and more where the beds are shorter by so many weeks of the whole garden. */
     private const TRADES = 2;
     private const TRADES_A_WEEK = 25;
