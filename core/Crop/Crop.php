@@ -92,6 +92,12 @@ final readonly class Crop
         return array_values(array_filter(Method::cases(), fn (Method $method): bool => null !== $this->timing->daysFor($method)));
     }
 
+    /** Of all its values: two crops of one fingerprint grow alike. */
+    public function fingerprint(): string
+    {
+        return md5(serialize($this));
+    }
+
     /** Where its days to maturity come from, by that method or the nearest the book knows. */
     public function daysSource(Method $method): Source
     {

@@ -33,10 +33,18 @@ final class LocalTiming
     private array $lines = [];
 
     /** @param float $odds share of years in which a planting may go wrong and is planned all the same */
+    private ?string $key = null;
+
     public function __construct(public readonly Weather $weather, public readonly float $odds = 0.1,
-        public readonly Benches $benches = new Benches())
+        public readonly Benches $benches = new Benches(), public readonly ?TimingMemory $memory = null)
     {
         $this->sun = new Sun($weather->latitude);
+    }
+
+    /** Of everything its answers follow from but the crop and the cover. */
+    public function key(): string
+    {
+        return $this->key ??= md5(serialize([$this->weather, $this->odds, $this->benches]));
     }
 
     /** The same place in years so many spreads warmer or colder than usual. */

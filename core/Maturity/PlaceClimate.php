@@ -38,6 +38,7 @@ final class PlaceClimate
         public readonly FrostDates $frost,
         public readonly DailyRecord $measured,
         public readonly bool $isTimedByIt,
+        private readonly ?TimingMemory $memory = null,
     ) {
     }
 
@@ -71,7 +72,7 @@ final class PlaceClimate
     /** The same climate, with dates by heat and light, or by catalogue days. */
     public function timed(bool $isTimedByIt): self
     {
-        return new self($this->climate, $this->months, $this->record, $this->frost, $this->measured, $isTimedByIt);
+        return new self($this->climate, $this->months, $this->record, $this->frost, $this->measured, $isTimedByIt, $this->memory);
     }
 
     /** Nobody told it: twelve months guessed from where the place lies. */
@@ -83,6 +84,6 @@ final class PlaceClimate
     public function timing(float $latitude, Day $today, Odds $odds = Odds::OneYearInTen, Benches $benches = new Benches()): LocalTiming
     {
         return $this->timing[implode('/', [$latitude, $today->number, $odds->value, $benches->warm->key(), $benches->cool->key()])]
-            ??= new LocalTiming($this->weather($latitude, $today), $odds->share(), $benches);
+            ??= new LocalTiming($this->weather($latitude, $today), $odds->share(), $benches, $this->memory);
     }
 }

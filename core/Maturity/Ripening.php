@@ -24,29 +24,28 @@ final class Ripening
     /** On the mats until it is up: the soil of a warm bench, degrees C. */
     private const MATS = 20.0;
     private readonly int $first;
-    /** @var list<float> */
-    private readonly array $development;
-    /** @var list<float>|null worked out when first asked for */
+    /** @var list<float>|null worked out when first asked for, like the others below */
+    private ?array $development = null;
+    /** @var list<float>|null */
     private ?array $emergence = null;
     /** @var array<string, array<int, int>> ready day by method and sowing day, as far as it was asked for */
     private array $readyOn = [];
     private readonly float $emergenceInCatalogue;
-    private readonly ?Anchor $anchor;
-    private readonly ?Bulbs $bulbs;
-    private readonly Hazards $hazards;
+    private Anchor|false|null $anchor = null;
+    private Bulbs|false|null $bulbs = null;
+    private ?Hazards $hazards = null;
     private ?Usual $usual = null;
+    /** @var array{int, int, Method}|null sowing day, day into the ground, method: what was asked last */
+    private ?array $asked = null;
+    private ?Ripeness $answer = null;
+    private ?RipeningAnswers $answers = null;
 
     public function __construct(private readonly Crop $crop, private readonly LocalTiming $timing, private readonly CoverCalendar $cover)
     {
         $growth = $crop->growth;
         $this->first = $timing->weather->first;
-        $this->development = $timing->development($growth, $cover);
         $this->emergenceInCatalogue = $crop->habits->stock->isSeed() ? $growth->emergence->daysAt($growth->reference + self::SOIL_WARMER)
             ?? 0.0 : 0.0;
-        $this->anchor = $growth->anchored && null !== $crop->rhythm->harvest ? new Anchor($crop, $timing, $cover) : null;
-        $this->bulbs = null === $growth->bulbHours || null !== $this->anchor ? null
-            : new Bulbs($growth->bulbHours, $timing->sun, $this->development, $this->first, $timing->chill($cover));
-        $this->hazards = new Hazards($crop, $timing, $cover, $this->development);
     }
 
     /** What can be counted on; null: it does not come up, is not ready in the years the weather is known for, or is too likely to fail. */
@@ -68,19 +67,29 @@ final class Ripening
     /** Why what went into the ground on that day comes to nothing at all. */
     public function notReady(int $ground, Method $method): Message
     {
-        return $this->inTheSoil($ground, $method) ?? $this->bulbs?->against() ?? Message::of(Against::NotReadyInTime);
+        return $this->inTheSoil($ground, $method) ?? $this->bulbs()?->against() ?? Message::of(Against::NotReadyInTime);
     }
 
     /** What the soil of that day says against it; null: nothing. */
     public function inTheSoil(int $ground, Method $method): ?Message
     {
-        return $this->hazards->ground($ground, $method);
+        return $this->hazards()->ground($ground, $method);
     }
 
     /** What makes a possible sowing one that nobody here would plan; null: it is usual. */
     public function unusual(Ripeness $ripe, Method $method): ?Message
     {
-        return ($this->usual ??= new Usual($this->crop, $this, $this->timing))->against($ripe, $method);
+        $usual = $this->usual ??= new Usual($this->crop, $this, $this->timing);
+        $key = $ripe->sow.'/'.$ripe->ground.$method->value;
+        if (null === $this->answers || $ripe !== ($this->answers->ripe[$key] ?? null)) {
+            return $usual->against($ripe, $method);
+        }
+        if (!\array_key_exists($key, $this->answers->unusual)) {
+            $this->answers->unusual[$key] = $usual->against($ripe, $method);
+            $this->answers->isGrown = true;
+        }
+
+        return $this->answers->unusual[$key];
     }
 
     /** Day the plants of a tray are fit to go out; null: by then they have outgrown their cells. */
@@ -92,21 +101,41 @@ final class Ripening
         return null === $out || $out - $sow > $this->crop->stand->greatestAge($this->crop->timing->nurseryDays) ? null : $out;
     }
 
-    /** From the day it went, or goes, into the ground. */
+    /** From the day it went, or goes, into the ground. Asked the same again, as is usual, it is not reckoned again. */
     public function fromGround(int $sow, int $ground, Method $method): ?Ripeness
+    {
+        $answers = $this->answers ??= $this->timing->memory?->answers($this->timing->key().$this->crop->fingerprint().$this->cover->key());
+        if (null !== $answers) {
+            $key = $sow.'/'.$ground.$method->value;
+            if (!\array_key_exists($key, $answers->ripe)) {
+                $answers->ripe[$key] = $this->reckoned($sow, $ground, $method);
+                $answers->isGrown = true;
+            }
+
+            return $answers->ripe[$key];
+        }
+        if ([$sow, $ground, $method] !== $this->asked) {
+            $this->asked = [$sow, $ground, $method];
+            $this->answer = $this->reckoned($sow, $ground, $method);
+        }
+
+        return $this->answer;
+    }
+
+    private function reckoned(int $sow, int $ground, Method $method): ?Ripeness
     {
         $catalogue = (float) $this->crop->timing->daysNearest($method);
         if (Method::Transplanted === $method || !$this->crop->habits->stock->isSeed()) {
             $emerges = Method::Transplanted === $method ? $sow + (int) ceil($this->crop->growth->emergence->daysAt(self::MATS) ?? 0.0)
                 : $ground;
 
-            return $this->fromStage($sow, $ground, $emerges, $ground, $catalogue, $this->hazards->ground($ground, $method));
+            return $this->fromStage($sow, $ground, $emerges, $ground, $catalogue, $this->hazards()->ground($ground, $method));
         }
         $emerges = $this->emerges($ground);
         if (null === $emerges) {
             return null;
         }
-        $never = $this->hazards->ground($ground, $method) ?? $this->hazards->seed($ground, $emerges);
+        $never = $this->hazards()->ground($ground, $method) ?? $this->hazards()->seed($ground, $emerges);
 
         return $this->fromStage($sow, $ground, $emerges, $emerges, max(1.0, $catalogue - $this->emergenceInCatalogue), $never);
     }
@@ -122,19 +151,19 @@ final class Ripening
     public function fromStage(int $sow, int $ground, int $emerges, int $stage, float $toCome, ?Message $never = null): ?Ripeness
     {
         $spread = $this->crop->pattern->isStock() ? intdiv($this->crop->timing->spread, 2) : 0;
-        $bulb = $this->bulbs?->from($stage, $toCome);
-        if (null !== $this->bulbs && null === $bulb) {
+        $bulb = $this->bulbs()?->from($stage, $toCome);
+        if (null !== $this->bulbs() && null === $bulb) {
             return null;
         }
         $fit = match (true) {
-            null !== $this->anchor => $this->anchor->harvest($ground),
+            null !== $this->anchor() => $this->anchor()->harvest($ground),
             null !== $bulb => $this->after($bulb->begins, Bulbs::SWELLS * $toCome),
             default => $this->after($stage, $toCome),
         };
-        $ready = null === $fit || null !== $this->anchor ? $fit : $this->after($fit, (float) $spread);
+        $ready = null === $fit || null !== $this->anchor() ? $fit : $this->after($fit, (float) $spread);
 
-        return null === $fit || null === $ready ? null : $this->hazards->ripeness(new Course($sow, $emerges, $ground, $stage, $toCome,
-            $fit, $ready, $this->anchor?->ends($ground)), $bulb, $never ?? $this->anchor?->against($ground));
+        return null === $fit || null === $ready ? null : $this->hazards()->ripeness(new Course($sow, $emerges, $ground, $stage, $toCome,
+            $fit, $ready, $this->anchor()?->ends($ground)), $bulb, $never ?? $this->anchor()?->against($ground));
     }
 
     /** Reference days from the day it stands in the ground (sown: from emergence) to the first harvest. */
@@ -148,8 +177,8 @@ final class Ripening
     /** Catalogue days that warmth and light make of the days from one to another. */
     public function counted(int $from, int $until): float
     {
-        $last = \count($this->development) - 1;
-        $at = fn (int $day): float => $this->development[max(0, min($last, $day - $this->first))];
+        $last = \count($this->development()) - 1;
+        $at = fn (int $day): float => $this->development()[max(0, min($last, $day - $this->first))];
 
         return $at($until) - $at($from);
     }
@@ -157,7 +186,7 @@ final class Ripening
     /** The day so many catalogue days after another; null: not in the years the weather is known for. */
     public function after(int $day, float $catalogueDays): ?int
     {
-        return GrowthSums::reached($this->development, $this->first, $day, $catalogueDays);
+        return GrowthSums::reached($this->development(), $this->first, $day, $catalogueDays);
     }
 
     /**
@@ -167,13 +196,13 @@ final class Ripening
      */
     public function harvestDays(Ripeness $ripe): array
     {
-        return $this->hazards->harvestDays($ripe);
+        return $this->hazards()->harvestDays($ripe);
     }
 
     /** Share of a picking left by the heat of its days. */
     public function leftByHeat(int $day): float
     {
-        return $this->hazards->leftByHeat($day);
+        return $this->hazards()->leftByHeat($day);
     }
 
     /**
@@ -191,5 +220,33 @@ final class Ripening
         }
 
         return null;
+    }
+
+    /** @return list<float> */
+    private function development(): array
+    {
+        return $this->development ??= $this->timing->development($this->crop->growth, $this->cover);
+    }
+
+    private function anchor(): ?Anchor
+    {
+        $this->anchor ??= $this->crop->growth->anchored && null !== $this->crop->rhythm->harvest
+            ? new Anchor($this->crop, $this->timing, $this->cover) : false;
+
+        return $this->anchor ?: null;
+    }
+
+    private function bulbs(): ?Bulbs
+    {
+        $hours = $this->crop->growth->bulbHours;
+        $this->bulbs ??= null === $hours || null !== $this->anchor() ? false
+            : new Bulbs($hours, $this->timing->sun, $this->development(), $this->first, $this->timing->chill($this->cover));
+
+        return $this->bulbs ?: null;
+    }
+
+    private function hazards(): Hazards
+    {
+        return $this->hazards ??= new Hazards($this->crop, $this->timing, $this->cover, $this->development());
     }
 }

@@ -28,6 +28,7 @@ use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Maturity\Sign;
+use JollyFurrow\Maturity\TimingMemory;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Units;
@@ -53,7 +54,7 @@ final readonly class Snapshot
     /** Readings older than this no longer bear on what stands. */
     private const READINGS_BACK = 500;
 
-    public function __construct(private Connection $connection, private Today $today)
+    public function __construct(private Connection $connection, private Today $today, private ?TimingMemory $memory = null)
     {
     }
 
@@ -114,7 +115,7 @@ final readonly class Snapshot
         return new PlaceClimate(Climate::fromValues($normals), [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'],
             [] === $months['rain'] ? null : $months['rain'], Nearness::tryFrom($months['guess'] ?? '')), [] === $record ? null
                 : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']),
-            DailyRecord::fromRows($days), 1 === $row->int('timed'));
+            DailyRecord::fromRows($days), 1 === $row->int('timed'), $this->memory);
     }
 
     private static function settings(Row $row): Settings
