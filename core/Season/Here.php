@@ -9,6 +9,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Maturity\Against;
+use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Message\Message;
@@ -23,8 +24,11 @@ use JollyFurrow\Time\Day;
  */
 final readonly class Here
 {
-    public function __construct(private Garden $garden)
+    private LocalTiming $timing;
+
+    public function __construct(Garden $garden)
     {
+        $this->timing = $garden->local();
     }
 
     /**
@@ -72,6 +76,6 @@ final readonly class Here
 
     private function ripening(Crop $crop, PlaceType $place, ?CoverCalendar $covers): Ripening
     {
-        return $this->garden->local()->of($crop, $covers ?? Cover::usualOf($place));
+        return $this->timing->of($crop, $covers ?? Cover::usualOf($place));
     }
 }

@@ -10,6 +10,7 @@ use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Harvest\HarvestDays;
+use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Preparation\Leads;
@@ -42,9 +43,15 @@ final class Candidates
     private readonly Here $here;
     private readonly PlantingCost $cost;
     private readonly Leads $leads;
+    /** What the place does, whether or not the garden goes by it. */
+    private readonly LocalTiming $local;
+    /** The same where the garden goes by heat and light; null: by catalogue days. */
+    private readonly ?LocalTiming $timing;
 
     public function __construct(private readonly Garden $garden, private readonly RecipeBook $recipes)
     {
+        $this->local = $garden->local();
+        $this->timing = $garden->timing();
         $this->here = new Here($garden);
         $this->cost = new PlantingCost($garden, $recipes);
         $this->leads = new Leads($garden);
@@ -107,11 +114,10 @@ final class Candidates
      */
     public function outOfTheNursery(Crop $crop, Day $sow, PlaceType $place): ?Day
     {
-        $timing = $this->garden->timing();
-        if (null === $timing) {
+        if (null === $this->timing) {
             return $sow->plus($crop->timing->nurseryDays);
         }
-        $out = $timing->of($crop, Cover::usualOf($place))->outOfTheNursery($sow->number);
+        $out = $this->timing->of($crop, Cover::usualOf($place))->outOfTheNursery($sow->number);
 
         return null === $out ? null : Day::of($out);
     }
@@ -125,10 +131,10 @@ final class Candidates
     {
         $recipe = $this->recipeFor($crop);
         $covers ??= CoverCalendar::always(Cover::usualOf($place));
-        $ripening = $this->garden->local()->of($crop, $covers);
+        $ripening = $this->local->of($crop, $covers);
         $ripe = \in_array($crop->pattern, [Pattern::Perennial, Pattern::GreenManure], true) ? null
             : $ripening->fromGround($sow->number, $ground->number, $method);
-        $timed = null === $this->garden->timing() ? null : $ripe;
+        $timed = null === $this->timing ? null : $ripe;
         $ready = $timed->ready ?? $this->ready($crop, $ground, $method);
         $perMetre = $crop->perMetreOn($width ?? $this->widths[$place->value] ??= $this->garden->usualWidth($place)) * ($timed->size ?? 1.0);
         $last = $this->last($crop, $ready, $ripe, $timed);

@@ -9,6 +9,7 @@ use App\File\GardenReader;
 use App\Rows\Account;
 use App\Rows\Member;
 use App\Shared\Role;
+use App\Shared\Today;
 use App\Store\GardenKeeper;
 use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
@@ -51,7 +52,8 @@ abstract class AppCase extends WebTestCase
 
     protected function snapshot(): Garden
     {
-        return $this->service(Snapshot::class)->of($this->garden);
+        // Without what is remembered of its timing, so that two of them can be compared.
+        return (new Snapshot($this->service(Connection::class), $this->service(Today::class)))->of($this->garden);
     }
 
     protected function path(string $rest): string
