@@ -134,6 +134,7 @@ test('a garden is begun, given beds, and kept as a file', async ({ page }) => {
   await openDemo(page);
   await page.goto('/gardens');
   await page.getByLabel('Name').fill('Willow Corner');
+  await page.getByLabel('Where').fill('46.9 N');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'What stands' })).toBeVisible();
   await page.getByRole('link', { name: 'Beds' }).click();
