@@ -28,6 +28,7 @@ final class RecordReader
     /** @var list<string> questions: "temperature", "rain" */
     public array $doubts = [];
     public string $problem = '';
+    private bool $isDayFirst = true;
 
     /**
      * @param list<list<string>> $rows        the first holds the headings
@@ -49,6 +50,7 @@ final class RecordReader
         }
         $isFahrenheit = 'F' === ($temperature ?: $this->temperature($rows, $columns));
         $isInch = 'in' === ($rain ?: $this->rain($rows, $columns));
+        $this->isDayFirst = RecordDay::isDayFirst(array_column(\array_slice($rows, 1), $columns['date']));
         [$min, $max, $rains] = [[], [], []];
         foreach (\array_slice($rows, 1, null, true) as $line => $row) {
             $day = $this->line($line + 1, $row, $columns, $isFahrenheit, $isInch, $min);
@@ -87,7 +89,7 @@ final class RecordReader
     private function line(int $line, array $row, array $columns, bool $isFahrenheit, bool $isInch, array $there): ?array
     {
         try {
-            $day = Day::parse(str_replace('/', '-', substr($row[$columns['date']] ?? '', 0, 10)))->number;
+            $day = RecordDay::parse($row[$columns['date']] ?? '', $this->isDayFirst)->number;
         } catch (InvalidDay $bad) {
             $why = BadDay::NotInCalendar === $bad->said()->code ? 'does not exist in the calendar' : 'is not a date such as 2012-01-31';
             $this->faults[$line] = \sprintf('%s %s.', Quote::of($row[$columns['date']] ?? ''), $why);

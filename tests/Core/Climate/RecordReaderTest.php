@@ -27,6 +27,26 @@ final class RecordReaderTest extends TestCase
             ...\array_slice($record->rain, 0, 1)], 0.01);
     }
 
+    /**
+     * The same three days as services write them; month first is known by a day above twelve anywhere in the record.
+     *
+     * @param list<string> $days
+     */
+    #[TestWith([['2012-01-02', '2012-01-13', '1955-02-01']])]
+    #[TestWith([['2012/1/2', '2012/1/13', '1955/2/1']])]
+    #[TestWith([['20120102', '20120113', '19550201']])]
+    #[TestWith([['1/2/2012', '1/13/2012', '2/1/1955']])]
+    #[TestWith([['2.1.2012', '13.1.2012', '1.2.1955']])]
+    #[TestWith([['2012-01-02 00:00', '2012-01-13T06:00', '1955-02-01']])]
+    public function testDaysAsServicesWriteThem(array $days): void
+    {
+        $rows = array_map(static fn (string $day): array => [$day, '1', '5'], $days);
+        $record = (new RecordReader())->read([['date', 'min', 'max'], ...$rows], 'C');
+
+        self::assertSame(['1955-02-01', '2012-01-02', '2012-01-13'], array_map(static fn (int $n): string => Day::of($n)->iso(),
+            array_keys($record->min ?? [])));
+    }
+
     public function testFahrenheitWithoutSayingSoIsFoundOrAsked(): void
     {
         $hot = new RecordReader();
