@@ -27,4 +27,16 @@ final class Bell
 
         return $z < 0 ? $tail : 1 - $tail;
     }
+
+    /** How many spreads from the middle so large a share of it lies below; to a hundred-millionth, by halving. */
+    public static function where(float $share): float
+    {
+        [$low, $high] = [-self::FAR, self::FAR];
+        for ($step = 0; $step < 40; ++$step) {
+            $middle = ($low + $high) / 2;
+            [$low, $high] = self::below($middle) < $share ? [$middle, $high] : [$low, $middle];
+        }
+
+        return ($low + $high) / 2;
+    }
 }

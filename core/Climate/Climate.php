@@ -78,7 +78,7 @@ final readonly class Climate
         return $spread;
     }
 
-    /** @throws InvalidClimate when there is less than a year of it */
+    /** @throws InvalidClimate when there is less than a year of it, or part of the year is in no year of it */
     public static function fromRecord(DailyRecord $record): self
     {
         if ($record->days() < self::WHOLE_YEAR) {
@@ -95,6 +95,7 @@ final readonly class Climate
             $years[$day->year()] = ($years[$day->year()] ?? 0) + 1;
         }
         $lines = ['min' => [], 'max' => [], 'minSd' => [], 'maxSd' => [], 'rain' => []];
+        self::mustKnowTheYear($byDay);
         for ($i = 0; $i < self::DAYS; ++$i) {
             $near = ['min' => [], 'max' => [], 'rain' => []];
             for ($j = $i - self::SMOOTHING; $j <= $i + self::SMOOTHING; ++$j) {
@@ -113,6 +114,22 @@ final readonly class Climate
 
         return new self($lines['min'], $lines['max'], $lines['minSd'], $lines['maxSd'], $lines['rain'],
             \count(array_filter($years, static fn (int $n): bool => $n >= 300)));
+    }
+
+    /** @param array<int, mixed> $byDay what is known of each day of the year */
+    private static function mustKnowTheYear(array $byDay): void
+    {
+        $missing = [];
+        for ($i = 0; $i < self::DAYS; ++$i) {
+            $near = array_filter(range($i - self::SMOOTHING, $i + self::SMOOTHING),
+                static fn (int $j): bool => isset($byDay[($j + self::DAYS) % self::DAYS]));
+            if ([] === $near) {
+                $missing[MonthlyMeans::MONTHS[Day::of(Day::fromDate(2001, 1, 1)->number + $i)->month() - 1]] = true;
+            }
+        }
+        if ([] !== $missing) {
+            throw InvalidClimate::unknown(array_keys($missing));
+        }
     }
 
     /** @return array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} */

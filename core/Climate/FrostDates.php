@@ -53,14 +53,14 @@ final readonly class FrostDates
         $seasons = self::seasons($record, $isSouth);
         $dates = [];
         foreach (FrostGrade::cases() as $grade) {
-            $last = array_map(static fn (array $days): float => (float) max([0, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n < self::HALF
-                && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
-            $first = array_map(static fn (array $days): float => (float) min([Climate::DAYS, ...array_keys(array_filter($days, static fn (float $t, int $n): bool => $n >= self::HALF
-                && $t <= $grade->below(), \ARRAY_FILTER_USE_BOTH))]), $seasons);
+            $last = array_map(static fn (array $days): ?float => self::frostIn($days, $grade, true), $seasons);
+            $first = array_map(static fn (array $days): ?float => self::frostIn($days, $grade, false), $seasons);
             foreach (self::ODDS as $odds) {
                 $dates[$grade->value]['last'][(string) $odds] = self::quantile($last, 1 - $odds);
-                $dates[$grade->value]['first'][(string) $odds] = self::quantile($first, $odds);
+                $dates[$grade->value]['first'][(string) $odds] = self::quantile($first, $odds, false);
             }
+            $dates[$grade->value]['without'] = ['last' => (float) \count(array_keys($last, null, true)),
+                'first' => (float) \count(array_keys($first, null, true))];
         }
 
         return new self($dates, \count($seasons));
@@ -74,28 +74,62 @@ final readonly class FrostDates
         return null === $n ? null : Day::fromDate($year, $isSouth ? 7 : 1, $isSouth ? 2 : 1)->plus((int) round($n));
     }
 
-    /**
-     * Value below which that share of the years lies: between the ordered years, or, where they are few, by a bell curve through them.
-     *
-     * @param list<float> $values
-     */
-    public static function quantile(array $values, float $share): ?float
+    /** Seasons of the record in which no such frost came in that half; null: it is not from a record, or was not counted yet. */
+    public function without(FrostGrade $grade, string $which): ?int
     {
-        $n = \count($values);
-        if ($n < 2) {
-            return $values[0] ?? null;
-        }
-        if ($n < self::FEW_YEARS) {
-            $mean = array_sum($values) / $n;
-            $sd = sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1));
+        $count = $this->dates[$grade->value]['without'][$which] ?? null;
 
-            return $mean + $sd * [10 => -1.2816, 50 => 0.0, 90 => 1.2816][(int) round(100 * $share)];
+        return null === $count ? null : (int) $count;
+    }
+
+    /**
+     * Value below which that share of the years lies: between the ordered years, or, where they are few, by a bell curve through
+     * those that have one. A year without counts as one before all others, or after them; null: at that share there is none.
+     *
+     * @param list<float|null> $values null: a year without
+     */
+    public static function quantile(array $values, float $share, bool $isNoneBefore = true): ?float
+    {
+        $years = \count($values);
+        $some = array_values(array_filter($values, static fn (?float $v): bool => null !== $v));
+        sort($some);
+        $n = \count($some);
+        if (0 === $n) {
+            return null;
         }
-        sort($values);
-        $at = $share * ($n - 1);
+        if ($years < self::FEW_YEARS) {
+            $of = $isNoneBefore ? ($share - 1 + $n / $years) * $years / $n : $share * $years / $n;
+
+            return $n < $years && ($of <= 0.0 || $of >= 1.0) ? null : self::fitted($some, $of);
+        }
+        $at = $share * ($years - 1) - ($isNoneBefore ? $years - $n : 0);
         $low = (int) floor($at);
 
-        return $values[$low] + ($at - $low) * ($values[min($n - 1, $low + 1)] - $values[$low]);
+        return $at < 0.0 || $at > $n - 1 ? null : $some[$low] + ($at - $low) * ($some[min($n - 1, $low + 1)] - $some[$low]);
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function fitted(array $values, float $share): float
+    {
+        $n = \count($values);
+        $mean = array_sum($values) / $n;
+        $sd = $n < 2 ? 0.0 : sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1));
+
+        return $mean + $sd * Bell::where($share);
+    }
+
+    /**
+     * The last frost of a season's first half, or the first of its second; null: none came.
+     *
+     * @param array<int, float> $days minimum by days after midwinter
+     */
+    private static function frostIn(array $days, FrostGrade $grade, bool $isLast): ?float
+    {
+        $frosty = array_keys(array_filter($days, static fn (float $t, int $n): bool => $isLast === ($n < self::HALF)
+            && $t <= $grade->below(),
+            \ARRAY_FILTER_USE_BOTH));
+
+        return [] === $frosty ? null : (float) ($isLast ? max($frosty) : min($frosty));
     }
 
     /** @return list<array<int, float>> minimum by days after midwinter, of seasons known nearly whole */

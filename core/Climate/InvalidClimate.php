@@ -28,8 +28,16 @@ final class InvalidClimate extends \RuntimeException implements BadInput
         return new self(\sprintf('%s: %s mm of rain in a month is not possible; write 0 to 1500.', $month, $rain));
     }
 
+    /** @param non-empty-list<string> $months */
+    public static function unknown(array $months): self
+    {
+        return new self(\sprintf('No year of the record has days of %s, so the climate of the year is not known. Take a record with '
+            .'whole years, or type twelve monthly means.', implode(', ', $months)));
+    }
+
     public static function tooShort(int $days): self
     {
-        return new self(\sprintf('The record has %d usable days. At least a whole year is needed to speak of a climate; type twelve monthly means until then.', $days));
+        return new self(\sprintf('The record has %d usable days. At least a whole year is needed to speak of a climate; type twelve '
+            .'monthly means until then.', $days));
     }
 }

@@ -13,15 +13,16 @@ use JollyFurrow\Time\InvalidDay;
  */
 final class RecordDay
 {
-    private const YEAR_FIRST = '~^(\d{4})(?:([-/.])(\d{1,2})\2(\d{1,2})|(\d{2})(\d{2}))(?!\d)~';
+    private const YEAR_FIRST = '~^(?<year>\d{4})([-/.])(?<month>\d{1,2})\2(?<day>\d{1,2})(?!\d)~';
+    private const RUN_TOGETHER = '~^(?<year>\d{4})(?<month>\d{2})(?<day>\d{2})(?!\d)~';
     private const YEAR_LAST = '~^(\d{1,2})([-/.])(\d{1,2})\2(\d{4})(?!\d)~';
 
     /** @throws InvalidDay */
     public static function parse(string $text, bool $isDayFirst): Day
     {
         $plain = trim($text);
-        if (1 === preg_match(self::YEAR_FIRST, $plain, $m)) {
-            return Day::fromDate((int) $m[1], (int) ('' !== $m[3] ? $m[3] : $m[5]), (int) ('' !== $m[4] ? $m[4] : $m[6]));
+        if (1 === preg_match(self::YEAR_FIRST, $plain, $m) || 1 === preg_match(self::RUN_TOGETHER, $plain, $m)) {
+            return Day::fromDate((int) $m['year'], (int) $m['month'], (int) $m['day']);
         }
         if (1 === preg_match(self::YEAR_LAST, $plain, $m)) {
             return Day::fromDate((int) $m[4], (int) $m[$isDayFirst ? 3 : 1], (int) $m[$isDayFirst ? 1 : 3]);

@@ -52,6 +52,6 @@ final class Limits
     public const RECORD_BYTES = 8_000_000;
     public const GARDEN_FILE_BYTES = 16_000_000;
     /** Lists and objects inside a garden file; each costs memory, however short. */
-    public const GARDEN_FILE_PARTS = 400_000;
+    public const GARDEN_FILE_PARTS = 250_000;
     public const GARDEN_FILE_VALUES = 3_000_000;
 }

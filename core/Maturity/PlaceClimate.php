@@ -60,7 +60,11 @@ final class PlaceClimate
     public static function fromRecord(DailyRecord $record, float $latitude, bool $isTimedByIt = true,
         DailyRecord $measured = new DailyRecord([], [], [])): self
     {
-        return new self(Climate::fromRecord($record), null, $record, FrostDates::fromRecord($record, $latitude < 0), $measured,
+        $climate = Climate::fromRecord($record);
+        $frost = FrostDates::fromRecord($record, $latitude < 0);
+
+        // Where no season is whole, the spread of the days tells the odds.
+        return new self($climate, null, $record, $frost->years > 0 ? $frost : FrostDates::of($climate, $latitude < 0), $measured,
             $isTimedByIt);
     }
 

@@ -194,7 +194,7 @@ final class PlaceController extends Page
         ], 'place', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
-    /** @return list<array{grade: FrostGrade, last: list<Day|null>, first: list<Day|null>}> null: none */
+    /** @return list<array{grade: FrostGrade, last: list<Day|null>, first: list<Day|null>, without: array<string, int|null>}> null: none */
     private static function frostTable(Garden $garden, FrostDates $frost): array
     {
         $south = $garden->place->latitude < 0;
@@ -203,6 +203,7 @@ final class PlaceController extends Page
             $which, $odds, $year, $south), FrostDates::ODDS);
 
         return array_map(static fn (FrostGrade $grade): array => ['grade' => $grade, 'last' => $days($grade, 'last'),
-            'first' => $days($grade, 'first')], FrostGrade::cases());
+            'first' => $days($grade, 'first'), 'without' => ['last' => $frost->without($grade, 'last'),
+                'first' => $frost->without($grade, 'first')]], FrostGrade::cases());
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Climate;
 
+use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\FrostGrade;
+use JollyFurrow\Climate\InvalidClimate;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;
 
@@ -25,7 +27,8 @@ final class FrostDatesTest extends TestCase
     /** Few years: a bell curve through them; for 8, 10 and 12 the mean is 10, the spread 2, a tenth lies 1.2816 spreads below. */
     public function testFewYearsGetAFittedSpread(): void
     {
-        self::assertEqualsWithDelta([10 - 2 * 1.2816, 10.0, 10 + 2 * 1.2816], array_map(static fn (float $s): ?float => FrostDates::quantile([8.0, 10.0, 12.0], $s), [0.1, 0.5, 0.9]), 1e-9);
+        self::assertEqualsWithDelta([10 - 2 * 1.28155, 10.0, 10 + 2 * 1.28155],
+            array_map(static fn (float $s): ?float => FrostDates::quantile([8.0, 10.0, 12.0], $s), [0.1, 0.5, 0.9]), 1e-5);
         self::assertSame([null, 7.0], [FrostDates::quantile([], 0.5), FrostDates::quantile([7.0], 0.1)]);
     }
 
@@ -67,5 +70,59 @@ final class FrostDatesTest extends TestCase
         }
 
         return DailyRecord::fromRows($rows);
+    }
+
+    /**
+     * Where six of forty years have no such frost, it comes after a day with one year in ten, not with nine in ten; where most
+     * have none, at no odds that are asked for.
+     */
+    public function testYearsWithoutFrostAreNoFrostOnNewYearsDay(): void
+    {
+        $years = [...array_fill(0, 6, null), ...array_map(floatval(...), range(61, 94))];
+        self::assertEqualsWithDelta([null, 74.5, 90.1], array_map(static fn (float $s): ?float => FrostDates::quantile($years, $s),
+            [0.1, 0.5, 0.9]), 1e-9);
+        $autumn = [...array_fill(0, 6, null), ...array_map(floatval(...), range(261, 294))];
+        self::assertEqualsWithDelta([264.9, 280.5, null], array_map(static fn (float $s): ?float => FrostDates::quantile($autumn, $s,
+            false),
+            [0.1, 0.5, 0.9]), 1e-9);
+        self::assertSame([null, null], [FrostDates::quantile([null, null, null, null, 70.0, 80.0], 0.5),
+            FrostDates::quantile([null, null, null], 0.9, false)]);
+        self::assertEqualsWithDelta(75.0 + sqrt(50.0) * 0.5244, FrostDates::quantile([null, null, null, null, 70.0, 80.0], 0.9) ?? 0.0,
+            0.01,
+            'one year in ten is three in ten of the third that have one');
+    }
+
+    /** Ten years of which three have no hard frost: counted, and no day is made up for them. */
+    public function testARecordSaysInHowManyYearsThereWasNone(): void
+    {
+        $rows = [];
+        for ($year = 2001; $year <= 2010; ++$year) {
+            for ($n = 0; $n < 365; ++$n) {
+                $day = Day::fromDate($year, 1, 1)->plus($n);
+                $cold = 20 === $day->dayOfMonth() && 1 === $day->month() && $year > 2003 ? -12.0 : 4.0;
+                $rows[] = [$day->number, $cold, 15.0, 1.0];
+            }
+        }
+        $frost = FrostDates::fromRecord(DailyRecord::fromRows($rows), false);
+
+        self::assertSame([3, 10, 10], [$frost->without(FrostGrade::Hard, 'last'), $frost->without(FrostGrade::Hard, 'first'),
+            $frost->years]);
+        self::assertNull($frost->dates['hard']['last']['0.9']);
+        self::assertSame('2026-01-20', $frost->day(FrostGrade::Hard, 'last', 0.5, 2026, false)?->iso());
+        self::assertNull($frost->day(FrostGrade::Hard, 'first', 0.1, 2026, false));
+    }
+
+    /** Summers alone, of however many years, are no climate: the winter is not made up. */
+    public function testARecordOfSummersIsRefusedByItsMonths(): void
+    {
+        $rows = [];
+        for ($year = 2001; $year <= 2010; ++$year) {
+            for ($day = Day::fromDate($year, 4, 1); $day->month() < 11; $day = $day->plus(1)) {
+                $rows[] = [$day->number, 8.0, 20.0, null];
+            }
+        }
+        $this->expectException(InvalidClimate::class);
+        $this->expectExceptionMessage('January, February, March, November, December');
+        Climate::fromRecord(DailyRecord::fromRows($rows));
     }
 }
