@@ -22,8 +22,11 @@ use JollyFurrow\Garden\Weights;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Paths;
 use JollyFurrow\Maturity\Odds;
+use JollyFurrow\Measure\Units;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\Bench;
+use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Time\Period;
 
 /** The form of rules and weights: filled from what holds, read with each fault at its field. Rows without a first cell are left out. */
@@ -44,7 +47,8 @@ final readonly class RulesForm
         $filled = ['school' => $rules->school->value, 'lengths' => $rules->lengths->value, 'full_trays' => $rules->fullTrays ? '1' : '',
             'odds' => $rules->odds->value, 'most_sowings' => (string) $rules->mostSowings,
             'reserve' => (string) round(100 * $rules->reserve, 1),
-            'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds)];
+            'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds),
+            ...$this->shown('warm', $rules->benches->warm), ...$this->shown('cool', $rules->benches->cool)];
         foreach ($this->garden->blocks as $i => $name) {
             $block = $rules->block($name);
             $filled['recipe_'.$i] = $block->recipe;
@@ -116,8 +120,35 @@ final readonly class RulesForm
             $entry->choice('reserve_way', ReserveWay::class),
             $entry->int('most_sowings', 0, 31),
             $entry->choice('odds', Odds::class),
-            $this->garden->settings->rules->benches,
+            new Benches($this->bench($entry, 'warm', $this->garden->settings->rules->benches->warm),
+                $this->bench($entry, 'cool', $this->garden->settings->rules->benches->cool)),
         );
+    }
+
+    /** As it is kept by night and by day; what comes back as it was shown stays exactly what it was. */
+    private function bench(Entry $entry, string $which, Bench $now): Bench
+    {
+        $shown = $this->shown($which, $now);
+        $kept = [];
+        foreach (['night' => $now->night, 'day' => $now->day] as $when => $celsius) {
+            $field = $which.'_'.$when;
+            $kept[$when] = \in_array($entry->raw($field), ['', $shown[$field]], true) ? $celsius
+                : $entry->temperature($field, $this->garden->settings->units, Bench::COLDEST, Bench::WARMEST)->celsius;
+        }
+        if ($kept['day'] < $kept['night']) {
+            $entry->fault($which.'_day', 'By day a bench is at least as warm as by night.');
+        }
+
+        return new Bench($kept['night'], $kept['day']);
+    }
+
+    /** @return array<string, string> by field, in the garden's degrees */
+    private function shown(string $which, Bench $bench): array
+    {
+        $isUs = Units::UsCustomary === $this->garden->settings->units;
+        $text = static fn (float $celsius): string => Units::number($isUs ? 32 + 1.8 * $celsius : $celsius, 1).($isUs ? ' °F' : ' °C');
+
+        return [$which.'_night' => $text($bench->night), $which.'_day' => $text($bench->day)];
     }
 
     /** @return list<string> groups of a rotation, as crops have them */

@@ -9,6 +9,8 @@ use JollyFurrow\Exception\Quote;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\LengthUnit;
 use JollyFurrow\Measure\Money;
+use JollyFurrow\Measure\Temperature;
+use JollyFurrow\Measure\Units;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Message\Refusal;
 use JollyFurrow\Time\Day;
@@ -131,6 +133,12 @@ final class Entry
     {
         return $this->parsed($field, static fn (string $text): Length => Length::parse($text, $bare, $leastMetres, $mostMetres))
             ?? Length::fromMetres($leastMetres);
+    }
+
+    public function temperature(string $field, Units $bare, float $least, float $most): Temperature
+    {
+        return $this->parsed($field, static fn (string $text): Temperature => Temperature::parse($text, $bare, $least, $most))
+            ?? Temperature::fromCelsius($least);
     }
 
     public function day(string $field): Day

@@ -53,6 +53,24 @@ final class RulesPageTest extends AppCase
         self::assertEquals($rules, $this->rules());
     }
 
+    /** The benches of the nursery, typed in either degrees; shown in Fahrenheit and sent back they stay what they were. */
+    public function testTheBenchesOfTheNursery(): void
+    {
+        $this->submit(['warm_night' => '64.4 °F', 'warm_day' => '24', 'cool_night' => '8 °C', 'cool_day' => '']);
+        self::assertResponseStatusCodeSame(303);
+        self::assertSame(['18/24', '8/17'], [$this->rules()->benches->warm->key(), $this->rules()->benches->cool->key()]);
+        $this->submit(['warm_night' => '25', 'warm_day' => '24', 'cool_night' => '-5']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorExists('input[name=warm_day][aria-invalid]');
+        self::assertSelectorExists('input[name=cool_night][value="-5"][aria-invalid]');
+        $this->garden = $this->keep(SmallGarden::json(['settings' => ['units' => 'us', 'plan_rules' => ['warm_bench' => ['night_c' => 17.3,
+            'day_c' => 22.7]]]]));
+        $page = $this->browser->request('GET', $this->path('/rules'));
+        self::assertSame('63.1 °F', $page->filter('input[name=warm_night]')->attr('value'));
+        $this->browser->submit($page->filter('form[action$="/rules"] button')->form());
+        self::assertSame('17.3/22.7', $this->rules()->benches->warm->key());
+    }
+
     public function testOtherSettingsLeaveTheRulesAlone(): void
     {
         $this->submit(['most_sowings' => '3']);
