@@ -59,6 +59,7 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await shot(page, 'proposal');
   await page.goto(`${base}/gardens`);
   await page.getByLabel('Name').fill('Willow Corner');
+  await page.getByLabel('Where').fill('46.9° N, 310 m');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByLabel(/^Rows:/).fill('Bed\tCrop\tSown or planted\tHow much\tNotes\nA1\tradishes\tsown 6 July\thalf\tgood\nA1\tlettuce\tplanted 15 June\t1/4\t\nA2\ttomatoes\t20.5.\t\tstrings up\nA3\tkale\t31 June\t-3 m\t');
   await page.getByRole('button', { name: 'Read the list' }).click();
