@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Form;
 
-use JollyFurrow\Climate\Whereabouts;
+use JollyFurrow\Land\Whereabouts;
 use JollyFurrow\Measure\Units;
 
 /**

@@ -6,11 +6,11 @@ namespace App\Garden;
 
 use JollyFurrow\Climate\FrostGrade;
 use JollyFurrow\Climate\MonthlyMeans;
-use JollyFurrow\Climate\Whereabouts;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
+use JollyFurrow\Land\Whereabouts;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Time\Day;

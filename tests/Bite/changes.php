@@ -112,7 +112,7 @@ return [
     ['the order of dates goes along', 'src/Record/PastedList.php', "'month' => false", "'month' => true", 'StandingTest'],
     ['a note of one bed', 'core/Hand/ByHand.php', '$bed !== $s->bed)', '$bed === $s->bed)', 'FieldWork'],
     ['the days of the place', 'core/Hand/ByHand.php', '$bed->place === $planting->place ? $planting', 'true ? $planting', 'ByHandTest'],
-    ['where it lies, south', 'core/Climate/Whereabouts.php', '\'S\' === $letter', '\'N\' === $letter', 'Whereabouts'],
+    ['where it lies, south', 'core/Land/Whereabouts.php', '\'S\' === $letter', '\'N\' === $letter', 'Whereabouts'],
     ['a drawing-up that died', 'src/Plan/Runs.php', 'SECONDS_WITHOUT_A_SIGN = 60', 'SECONDS_WITHOUT_A_SIGN = 6000', 'DrawUp'],
     ['a session keeps what it had', 'src/Shared/SessionFiles.php', '\\strlen($data) === @file_put_contents',
         '-1 !== @file_put_contents', 'SessionFiles'],

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Tests\Climate;
+namespace JollyFurrow\Tests\Land;
 
-use JollyFurrow\Climate\InvalidWhereabouts;
-use JollyFurrow\Climate\Whereabouts;
+use JollyFurrow\Land\InvalidWhereabouts;
+use JollyFurrow\Land\Whereabouts;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Climate;
+namespace JollyFurrow\Land;
 
 use JollyFurrow\Exception\Quote;
 
