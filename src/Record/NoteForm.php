@@ -48,6 +48,9 @@ final readonly class NoteForm
             $entry->fault('words', 'At most 400 characters fit here.');
         }
 
+        if (!\in_array($entry->raw('at'), ['', ...self::beds($planting)], true)) {
+            $entry->fault('at', 'It does not lie on that bed. Choose one of the list.');
+        }
         $sign = Happening::Seen === $what ? $entry->choice('sign', Sign::class) : null;
 
         return $entry->isGood() ? new FieldNote($planting->key, $what, $day, $length, $share, $units, $words, $sign) : null;

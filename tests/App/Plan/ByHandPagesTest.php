@@ -157,6 +157,12 @@ final class ByHandPagesTest extends AppCase
             'products' => [3 => ['key' => 'leeks', 'name' => 'Leeks', 'unit' => 'leek', 'price_cents' => 90,
                 'parts' => [['item' => 'leek', 'units' => 1.0]]]],
             'promises' => [3 => ['outlet' => 'boxes', 'product' => 'leeks', 'day' => '2026-03-11', 'quantity' => 100]]]));
+        $before = $this->everything();
+        $this->post($this->path('/planting/'.$this->id('leek').'/note'), ['what' => 'finished', 'day' => '2026-03-01', 'at' => 'A1',
+            'seen' => PlantingMark::of($this->planting('leek'))]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('It does not lie on that bed', $this->text());
+        self::assertSame($before, $this->everything(), 'a bed it does not lie on is not all of its beds');
         $page = $this->browser->request('GET', $this->path('/bed/A2'));
         $page = $this->browser->click($page->selectLink('Finished: Leek')->link());
         self::assertStringContainsString('5 m here, 10 m in all (A3, A2)', $this->text());
