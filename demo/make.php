@@ -70,7 +70,7 @@ foreach ($beds as $bed) {
         $blockNumber = (int) array_search($bed->block, $blocks, true);
         $group = PlaceType::Tunnel === $bed->place ? 'fruit' : $groups[($blockNumber + $year) % 6];
         $crop = PlaceType::Tunnel === $bed->place ? ['tomato', 'cucumber', 'pepper', 'tomato'][$chance->getInt(0, 3)] : $families[$group][$chance->getInt(0, 5)];
-        $history[] = new PastCrop(Stretch::of($bed->name, 0, 25000), $crop, Day::fromDate($year, 8, 1)->plus($chance->getInt(0, 85)));
+        $history[] = new PastCrop(Stretch::of($bed->name, 0, 25_000_000), $crop, Day::fromDate($year, 8, 1)->plus($chance->getInt(0, 85)));
     }
 }
 
@@ -78,7 +78,7 @@ foreach ($beds as $bed) {
 $standing = [];
 $stand = static function (string $item, string $bed, int $from, int $to, Method $method, string $sow, string $ground, string $ready, string $clear, float $perMetre, Standing $is = Standing::Growing) use (&$standing, $beds): void {
     $place = array_values(array_filter($beds, static fn (Bed $b): bool => $b->name === $bed))[0]->place;
-    $standing[] = new Planting($item.'@'.$sow.'#'.(count($standing) + 1), $item, $method, $place, 'compost-mulch', Day::parse($sow), Day::parse($ground), Day::parse($ground)->plus(-5), Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of($bed, $from, $to)], $is, false);
+    $standing[] = new Planting($item.'@'.$sow.'#'.(count($standing) + 1), $item, $method, $place, 'compost-mulch', Day::parse($sow), Day::parse($ground), Day::parse($ground)->plus(-5), Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of($bed, $from * Length::MILLIMETRE, $to * Length::MILLIMETRE)], $is, false);
 };
 foreach (['F1', 'F2'] as $bed) {
     $stand('garlic', $bed, 0, 25000, Method::Sown, '2025-10-21', '2025-10-21', '2026-07-14', '2026-07-21', 24);

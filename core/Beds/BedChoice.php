@@ -59,17 +59,14 @@ final class BedChoice
      *
      * @param list<string> $but beds it is not to stand on
      */
-    public function offer(Candidate $candidate, int $millimetres, int $last, array $but = []): BedOffer
+    public function offer(Candidate $candidate, int $micrometres, int $last, array $but = []): BedOffer
     {
         $crop = $this->crop($candidate);
         $best = BedOffer::none($candidate->recipe, $candidate->bedStart);
-        if (null !== $this->ground->tooNearInFlower($crop, $candidate->ready)) {
-            return $best;
-        }
         foreach ($this->waysToReady($crop, $candidate) as [$recipe, $start, $beds]) {
             $beds = [] === $but ? $beds : array_values(array_filter($beds, static fn (Bed $bed): bool => !\in_array($bed->name, $but,
                 true)));
-            $offer = $this->among(Stay::ofCandidate($crop, $candidate, $start, $last), $candidate, $beds, $recipe, $millimetres);
+            $offer = $this->among(Stay::ofCandidate($crop, $candidate, $start, $last), $candidate, $beds, $recipe, $micrometres);
             $best = $offer->isBetterThan($best) ? $offer : $best;
         }
 
@@ -77,16 +74,15 @@ final class BedChoice
     }
 
     /** The whole length in one piece on one bed, from its first free place on; no piece: it may not stand there. */
-    public function on(Bed $bed, Candidate $candidate, int $millimetres, int $last): BedOffer
+    public function on(Bed $bed, Candidate $candidate, int $micrometres, int $last): BedOffer
     {
         $crop = $this->crop($candidate);
-        $isOpen = $bed->place === $candidate->place && null === $this->ground->tooNearInFlower($crop, $candidate->ready);
-        foreach ($isOpen ? $this->waysToReady($crop, $candidate, [$bed]) : [] as [$recipe, $start]) {
+        foreach ($bed->place === $candidate->place ? $this->waysToReady($crop, $candidate, [$bed]) : [] as [$recipe, $start]) {
             $stay = Stay::ofCandidate($crop, $candidate, $start, $last);
-            $first = $this->ground->mayStand($bed, $stay) ? $this->ground->first($bed, $start, $last, $millimetres) : null;
+            $first = $this->ground->mayStand($bed, $stay) ? $this->ground->first($bed, $start, $last, $micrometres) : null;
             if (null !== $first) {
                 return $this->offered($stay, $candidate, [$this->piece($stay, $bed, [$first->from, $first->to], $first->from,
-                    $millimetres)], $recipe, null);
+                    $micrometres)], $recipe, null);
             }
         }
 
@@ -118,8 +114,7 @@ final class BedChoice
     {
         $crop = $this->crop($candidate);
         $step = $this->grid->step($candidate);
-        foreach (null !== $this->ground->tooNearInFlower($crop, $candidate->ready) ? [] : $this->waysToReady($crop, $candidate) as [,
-            $start, $beds]) {
+        foreach ($this->waysToReady($crop, $candidate) as [, $start, $beds]) {
             $stay = Stay::ofCandidate($crop, $candidate, $start, $last);
             foreach ($beds as $bed) {
                 if (null !== $this->ground->first($bed, $start, $last, $step) && $this->ground->mayStand($bed, $stay)) {
@@ -169,9 +164,9 @@ final class BedChoice
     }
 
     /** @param list<Bed> $beds */
-    private function among(Stay $stay, Candidate $candidate, array $beds, string $recipe, int $millimetres): BedOffer
+    private function among(Stay $stay, Candidate $candidate, array $beds, string $recipe, int $micrometres): BedOffer
     {
-        $least = min($millimetres, $this->grid->step($candidate));
+        $least = min($micrometres, $this->grid->step($candidate));
         $whole = $free = [];
         foreach ($beds as $bed) {
             $stretches = $this->ground->free($bed, $stay->start, $stay->last);
@@ -180,8 +175,8 @@ final class BedChoice
             }
             foreach ($stretches as $stretch) {
                 $room = $stretch[1] - $stretch[0];
-                if ($room >= $millimetres) {
-                    $whole[] = $this->piece($stay, $bed, $stretch, $stretch[0], $millimetres);
+                if ($room >= $micrometres) {
+                    $whole[] = $this->piece($stay, $bed, $stretch, $stretch[0], $micrometres);
                 }
                 if ($room >= $least) {
                     $free[] = [$bed, $stretch];
@@ -191,10 +186,10 @@ final class BedChoice
         usort($whole, static fn (WeighedPiece $a, WeighedPiece $b): int => [$a->weight, $a->room, $a->order] <=> [$b->weight, $b->room,
             $b->order]);
         $best = isset($whole[0]) ? $this->offered($stay, $candidate, [$whole[0]], $recipe, $whole[1] ?? null) : null;
-        $wantsBlock = BedCorn::wantsBlocks($stay->crop) && $millimetres >= 2 * $least;
+        $wantsBlock = BedCorn::wantsBlocks($stay->crop) && $micrometres >= 2 * $least;
         if (null === $best || $wantsBlock) {
-            $pieces = $wantsBlock ? $this->sideBySide($stay, $free, $millimetres) : [];
-            $pieces = [] === $pieces && null === $best ? $this->pieces($stay, $free, $millimetres, $least) : $pieces;
+            $pieces = $wantsBlock ? $this->sideBySide($stay, $free, $micrometres) : [];
+            $pieces = [] === $pieces && null === $best ? $this->pieces($stay, $free, $micrometres, $least) : $pieces;
             $other = [] === $pieces ? null : $this->offered($stay, $candidate, $pieces, $recipe, $whole[0] ?? null);
             $best = null === $best || (null !== $other && $other->isBetterThan($best)) ? $other : $best;
         }
@@ -203,11 +198,11 @@ final class BedChoice
     }
 
     /** @param array{int, int} $stretch the free stretch it is taken from */
-    private function piece(Stay $stay, Bed $bed, array $stretch, int $from, int $millimetres): WeighedPiece
+    private function piece(Stay $stay, Bed $bed, array $stretch, int $from, int $micrometres): WeighedPiece
     {
-        $bent = $this->rules->bent($stay, $bed, $from, $from + $millimetres, $stretch);
+        $bent = $this->rules->bent($stay, $bed, $from, $from + $micrometres, $stretch);
 
-        return new WeighedPiece($bed, $from, $from + $millimetres, $bent, $stretch[1] - $stretch[0], $this->ground->order[$bed->name]);
+        return new WeighedPiece($bed, $from, $from + $micrometres, $bent, $stretch[1] - $stretch[0], $this->ground->order[$bed->name]);
     }
 
     /**
@@ -217,24 +212,24 @@ final class BedChoice
      *
      * @return list<WeighedPiece>
      */
-    private function pieces(Stay $stay, array $free, int $millimetres, int $least): array
+    private function pieces(Stay $stay, array $free, int $micrometres, int $least): array
     {
         $all = [];
         foreach ($free as [$bed, $stretch]) {
-            $all[] = $this->piece($stay, $bed, $stretch, $stretch[0], min($millimetres, $stretch[1] - $stretch[0]));
+            $all[] = $this->piece($stay, $bed, $stretch, $stretch[0], min($micrometres, $stretch[1] - $stretch[0]));
         }
         $pieces = [];
-        while ($millimetres > 0 && [] !== $all) {
-            usort($all, static fn (WeighedPiece $a, WeighedPiece $b): int => [min($millimetres, $b->length()), $a->weight, $a->length(),
+        while ($micrometres > 0 && [] !== $all) {
+            usort($all, static fn (WeighedPiece $a, WeighedPiece $b): int => [min($micrometres, $b->length()), $a->weight, $a->length(),
                 $a->order]
-                <=> [min($millimetres, $a->length()), $b->weight, $b->length(), $b->order]);
+                <=> [min($micrometres, $a->length()), $b->weight, $b->length(), $b->order]);
             $next = array_shift($all);
-            $take = min($millimetres, $next->length());
-            if ($take < $least && $take < $millimetres) {
+            $take = min($micrometres, $next->length());
+            if ($take < $least && $take < $micrometres) {
                 break;
             }
             $pieces[] = $next->cut($take);
-            $millimetres -= $take;
+            $micrometres -= $take;
         }
 
         return $pieces;
@@ -247,9 +242,9 @@ final class BedChoice
      *
      * @return list<WeighedPiece>
      */
-    private function sideBySide(Stay $stay, array $free, int $millimetres): array
+    private function sideBySide(Stay $stay, array $free, int $micrometres): array
     {
-        $half = intdiv($millimetres + 1, 2);
+        $half = intdiv($micrometres + 1, 2);
         $able = [];
         foreach ($free as [$bed, $stretch]) {
             if ($stretch[1] - $stretch[0] >= $half) {
@@ -264,7 +259,7 @@ final class BedChoice
             }
             [$next, $beside] = $able[$place + 1];
             $pair = [$this->piece($stay, $bed, $stretch, $stretch[0], $half), $this->piece($stay, $next, $beside, $beside[0],
-                $millimetres - $half)];
+                $micrometres - $half)];
             if ($pair[0]->weight + $pair[1]->weight < $weight) {
                 $weight = $pair[0]->weight + $pair[1]->weight;
                 $best = $pair;
@@ -278,7 +273,7 @@ final class BedChoice
     private function offered(Stay $stay, Candidate $candidate, array $pieces, string $recipe, ?WeighedPiece $next): BedOffer
     {
         $weights = $this->garden->settings->rules->weights;
-        $isOneRow = BedCorn::wantsBlocks($stay->crop) && !BedCorn::isBlock($this->ground, $candidate, $pieces);
+        $isOneRow = BedCorn::wantsBlocks($stay->crop) && !BedCorn::isBlock($this->ground, $stay->crop, $candidate, $pieces);
         $bent = ['piece' => $weights->piece * (\count($pieces) - 1), 'corn' => $isOneRow ? $weights->corn : 0.0];
         $breaches = $bent['corn'] > 0.0 ? [new Breach(Rule::OneLongRow, Message::of(Rule::OneLongRow, crop: $stay->crop->name,
             bed: $pieces[0]->bed->name))] : [];

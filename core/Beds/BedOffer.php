@@ -28,14 +28,14 @@ final readonly class BedOffer
         return new self([], $recipe, $start, 0.0, [], [], null);
     }
 
-    public function millimetres(): int
+    public function micrometres(): int
     {
         return array_sum(array_map(static fn (Stretch $piece): int => $piece->to - $piece->from, $this->pieces));
     }
 
     public function isBetterThan(self $other): bool
     {
-        return $this->millimetres() > $other->millimetres() || ($this->millimetres() === $other->millimetres()
+        return $this->micrometres() > $other->micrometres() || ($this->micrometres() === $other->micrometres()
             && $this->weight < $other->weight);
     }
 

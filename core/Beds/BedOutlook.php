@@ -33,10 +33,10 @@ final readonly class BedOutlook
         $here = array_values(array_filter($plantings, static fn (Planting $p): bool => [] !== array_filter($p->pieces,
             static fn (Stretch $s): bool => $s->bed === $bed->name)));
         usort($here, static fn (Planting $a, Planting $b): int => [$a->bedStart->number, $a->key] <=> [$b->bedStart->number, $b->key]);
-        $cuts = [0, $bed->length->millimetres];
+        $cuts = [0, $bed->length->micrometres];
         foreach ($here as $planting) {
             foreach ($planting->pieces as $piece) {
-                $cuts = $piece->bed === $bed->name ? [...$cuts, $piece->from, min($piece->to, $bed->length->millimetres)] : $cuts;
+                $cuts = $piece->bed === $bed->name ? [...$cuts, $piece->from, min($piece->to, $bed->length->micrometres)] : $cuts;
             }
         }
         $cuts = array_values(array_unique($cuts));

@@ -41,7 +41,7 @@ final class BedRules
     public function bent(Stay $stay, Bed $bed, int $from, int $to, array $stretch): array
     {
         [$crop, $ground, $start, $last] = [$stay->crop, $stay->ground, $stay->start, $stay->last];
-        $share = ($to - $from) / $bed->length->millimetres;
+        $share = ($to - $from) / $bed->length->micrometres;
         $w = $this->weights;
         $apart = $this->apart($crop, $bed, $start, $last);
 
@@ -84,7 +84,7 @@ final class BedRules
             $last) : [] as [$near, $until, $item, $days]) {
             $common = min($to, $until) - max($from, $near);
             if ($common > 0) {
-                $worst = max($worst, $common / $bed->length->millimetres * (0.5 + 0.5 * (1 - $days / $wanted)));
+                $worst = max($worst, $common / $bed->length->micrometres * (0.5 + 0.5 * (1 - $days / $wanted)));
             }
         }
 

@@ -88,9 +88,9 @@ final readonly class Conflicts
     private function bed(Ground $ground, Plantings $plantings, Planting $planting, Stretch $piece, Bed $bed, array $inQuestion): array
     {
         $found = [];
-        if ($piece->to > $bed->length->millimetres) {
+        if ($piece->to > $bed->length->micrometres) {
             $found[] = self::breach(Rule::BeyondBed, bed: $bed->name, length: Quantity::long($bed->length),
-                to: Quantity::long(Length::fromMillimetres($piece->to)));
+                to: Quantity::long(Length::fromMicrometres($piece->to)));
         }
         if ($bed->place !== $planting->place) {
             $found[] = self::breach(Rule::WrongPlace, bed: $bed->name, is: $bed->place, wanted: $planting->place);
@@ -116,7 +116,7 @@ final readonly class Conflicts
     {
         $free = Ground::under($garden, $this->book, $others->on($bed->name))->freeLengths($bed, $planting->bedStart->number,
             $planting->clear->number);
-        $longest = [] === $free ? 0 : max(array_map(static fn (Length $length): int => $length->millimetres, $free));
+        $longest = [] === $free ? 0 : max(array_map(static fn (Length $length): int => $length->micrometres, $free));
 
         return self::breach(
             Rule::GroundTaken,
@@ -126,7 +126,7 @@ final readonly class Conflicts
             from: $other->bedStart,
             until: $other->clear,
             isFree: 0 === $longest ? 'no' : 'yes',
-            free: Quantity::long(Length::fromMillimetres($longest)),
+            free: Quantity::long(Length::fromMicrometres($longest)),
         );
     }
 
@@ -159,9 +159,16 @@ final readonly class Conflicts
     private function flower(Ground $ground, Planting $planting): array
     {
         $crop = $this->cropOf($planting, Standing::Planned);
-        $breach = null === $crop ? null : $ground->tooNearInFlower($crop, $planting->ready->number, $planting->key);
+        $beds = $ground->garden->bedsByName();
+        foreach ($planting->pieces as $piece) {
+            $breach = null !== $crop && isset($beds[$piece->bed])
+                ? $ground->tooNearInFlower($crop, $planting->ready->number, $beds[$piece->bed], $planting->key) : null;
+            if (null !== $breach) {
+                return [$breach];
+            }
+        }
 
-        return null === $breach ? [] : [$breach];
+        return [];
     }
 
     /** @return list<Breach> */

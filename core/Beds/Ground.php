@@ -109,7 +109,7 @@ final class Ground
      */
     public function free(Bed $bed, int $start, int $last): array
     {
-        $length = $bed->length->millimetres;
+        $length = $bed->length->micrometres;
         $blocked = [];
         foreach ($this->stands[$bed->name] as $stand) {
             if (!$stand->isPast && $stand->start <= $last && $start <= $stand->last) {
@@ -134,11 +134,11 @@ final class Ground
     }
 
     /** The first free stretch of a length on all the days, or null. */
-    public function first(Bed $bed, int $start, int $last, int $millimetres): ?Stretch
+    public function first(Bed $bed, int $start, int $last, int $micrometres): ?Stretch
     {
         foreach ($this->free($bed, $start, $last) as [$from, $to]) {
-            if ($to - $from >= $millimetres) {
-                return Stretch::of($bed->name, $from, $from + $millimetres);
+            if ($to - $from >= $micrometres) {
+                return Stretch::of($bed->name, $from, $from + $micrometres);
             }
         }
 
@@ -152,7 +152,7 @@ final class Ground
      */
     public function freeLengths(Bed $bed, int $start, int $last): array
     {
-        return array_map(static fn (array $free): Length => Length::fromMillimetres($free[1] - $free[0]), $this->free($bed, $start, $last));
+        return array_map(static fn (array $free): Length => Length::fromMicrometres($free[1] - $free[0]), $this->free($bed, $start, $last));
     }
 
     /** Whether any rule keeps something off the bed at some time; where none does, it need not be asked further. */
@@ -165,7 +165,7 @@ final class Ground
 
     public function mayStand(Bed $bed, Stay $stay): bool
     {
-        return [] === $this->against($bed, $stay);
+        return [] === $this->against($bed, $stay) && null === $this->tooNearInFlower($stay->crop, $stay->ready, $bed);
     }
 
     /** @return list<Breach> hard rules of the bed against a stay there */
@@ -188,13 +188,17 @@ final class Ground
         ]));
     }
 
-    /** Another kind in flower within too few days, anywhere in the garden: gardens are small, so isolation goes by time. */
-    public function tooNearInFlower(Crop $crop, int $ready, string $itself = ''): ?Breach
+    /**
+     * What spoils it in flower within too few days, and too near. Beds of one block lie side by side in walking order; how
+     * far two blocks are apart is not known, and taken for near.
+     */
+    public function tooNearInFlower(Crop $crop, int $ready, Bed $bed, string $itself = ''): ?Breach
     {
-        foreach ($crop->habits->isolation > 0 ? $this->stands : [] as $stands) {
+        foreach (null !== $crop->habits->pollen ? $this->stands : [] as $name => $stands) {
             foreach ($stands as $stand) {
-                $isAnotherKind = !$stand->isPast && $stand->item === $crop->item() && $stand->variety !== $crop->key;
-                if ($isAnotherKind && $stand->planting !== $itself && abs($stand->ready - $ready) < $crop->habits->isolationDays) {
+                if (!$stand->isPast && $stand->item === $crop->item() && $stand->planting !== $itself
+                    && abs($stand->ready - $ready) < $crop->habits->isolationDays && $this->spoils($crop, $stand->variety)
+                    && $this->apart($bed, (string) $name) < $crop->habits->isolation) {
                     return self::breach(Rule::TooNearInFlower, crop: $crop->name, days: $crop->habits->isolationDays,
                         metres: Quantity::of($crop->habits->isolation, Unit::Metre));
                 }
@@ -202,6 +206,27 @@ final class Ground
         }
 
         return null;
+    }
+
+    private function spoils(Crop $crop, string $variety): bool
+    {
+        return $this->book->has($variety) && $crop->habits->isSpoiledBy($this->book->get($variety)->habits);
+    }
+
+    /** Metres between two beds of one block, from middle to middle; of two blocks: none. */
+    private function apart(Bed $bed, string $other): float
+    {
+        [$from, $to] = [min($this->order[$bed->name], $this->order[$other]), max($this->order[$bed->name], $this->order[$other])];
+        $metres = 0.0;
+        for ($n = $from; $n < $to; ++$n) {
+            [$one, $next] = [$this->garden->beds[$n], $this->garden->beds[$n + 1]];
+            if ($one->block !== $next->block) {
+                return 0.0;
+            }
+            $metres += ($one->width->metres() + $next->width->metres()) / 2 + $one->path->metres();
+        }
+
+        return $metres;
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Beds;
 
-/** What stands, stood or is to stand on one stretch of a bed. Millimetres and day numbers, both ends included for days. */
+/** What stands, stood or is to stand on one stretch of a bed. Micrometres and day numbers, both ends included for days. */
 final readonly class Occupant
 {
     /**

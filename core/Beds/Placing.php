@@ -6,6 +6,7 @@ namespace JollyFurrow\Beds;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Recipe\RecipeBook;
@@ -72,8 +73,8 @@ final class Placing
     private function placeOne(Candidate $candidate, int $wanted, int $end): void
     {
         $offer = $this->beds->offer($candidate, $wanted, $end);
-        if ($offer->millimetres() < $wanted) {
-            $this->unplaced[] = new Unplaced($candidate, ($wanted - $offer->millimetres()) / 1000, $wanted / 1000);
+        if ($offer->micrometres() < $wanted) {
+            $this->unplaced[] = new Unplaced($candidate, ($wanted - $offer->micrometres()) / Length::METRE, $wanted / Length::METRE);
         }
         if ([] === $offer->pieces) {
             return;

@@ -7,7 +7,7 @@ namespace JollyFurrow\Beds;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 
-/** A piece of a bed a planting could stand on, and what the soft rules weigh there. Millimetres from the head of the bed. */
+/** A piece of a bed a planting could stand on, and what the soft rules weigh there. Micrometres from the head of the bed. */
 final readonly class WeighedPiece
 {
     public float $weight;
@@ -28,9 +28,9 @@ final readonly class WeighedPiece
     }
 
     /** The same cut to a length; its rules were weighed for the whole. */
-    public function cut(int $millimetres): self
+    public function cut(int $micrometres): self
     {
-        return new self($this->bed, $this->from, $this->from + $millimetres, $this->bent, $this->room, $this->order);
+        return new self($this->bed, $this->from, $this->from + $micrometres, $this->bent, $this->room, $this->order);
     }
 
     public function stretch(): Stretch

@@ -183,6 +183,7 @@ final readonly class BookReader
             $values->optionalInt('ramp_days', 0, 60) ?? 0,
             $values->optionalInt('years_to_first', 0, 6) ?? 0,
             $values->window('harvest_window'),
+            $values->ints('season_days', 1, 250),
         );
     }
 

@@ -165,6 +165,24 @@ final readonly class BookValues
         return $words;
     }
 
+    /**
+     * "14 28".
+     *
+     * @return list<int>
+     */
+    public function ints(string $name, int $least, int $most): array
+    {
+        $numbers = [];
+        foreach ($this->has($name) ? preg_split('/\s+/', $this->text($name)) ?: [] : [] as $number) {
+            if (1 !== preg_match('/^\d{1,4}$/', $number) || (int) $number < $least || (int) $number > $most) {
+                throw BookFault::wrong($this->crop, $name, $number, \sprintf('it is whole numbers from %d to %d, such as 14 28', $least, $most));
+            }
+            $numbers[] = (int) $number;
+        }
+
+        return $numbers;
+    }
+
     /** "03-15..07-20" */
     public function window(string $name): ?YearWindow
     {

@@ -7,6 +7,7 @@ namespace JollyFurrow\Book;
 use JollyFurrow\Crop\Habits;
 use JollyFurrow\Crop\Hardiness;
 use JollyFurrow\Crop\PickTime;
+use JollyFurrow\Crop\Pollen;
 use JollyFurrow\Crop\Stock;
 use JollyFurrow\Crop\StoreRoom;
 
@@ -34,6 +35,7 @@ final readonly class HabitsReader
             $values->oneOf('rotation', self::ROTATION),
             $values->int('isolation_m', 0, 2000),
             $values->optionalInt('isolation_days', 0, 60) ?? 0,
+            $values->has('pollen') ? $values->choice('pollen', Pollen::class) : null,
             $values->yes('bees') ? $values->int('flower_days', 1, 120) : null,
             $this->store($values),
             $values->text('toxic'),

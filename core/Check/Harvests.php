@@ -53,9 +53,9 @@ final class Harvests
         }
         $sum = $before = 0.0;
         $lots = [];
-        foreach (self::firsts($crop, $ready, $clear) as $first) {
+        foreach (self::firsts($crop, $ready, $clear) as $season => $first) {
             foreach ($shares as $after => $share) {
-                if ($first + $after > $clear) {
+                if ($first + $after > $clear || $after >= ($crop->rhythm->seasons[$season] ?? \PHP_INT_MAX)) {
                     continue;
                 }
                 $sum += $units * $share / $whole;
@@ -68,17 +68,21 @@ final class Harvests
         return $lots;
     }
 
-    /** @return list<int> first harvest days: one, or one a year for a perennial */
+    /** @return list<int> first harvest days: one, or one a year for a perennial, by its seasons */
     private static function firsts(Crop $crop, int $ready, int $clear): array
     {
-        $window = $crop->rhythm->harvest;
-        if (Pattern::Perennial !== $crop->pattern || null === $window) {
+        if (Pattern::Perennial !== $crop->pattern) {
             return [$ready];
         }
-        $from = abs($ready - $window->from->in(Day::of($ready)->year())->number) > 91 ? $window->mirrored()->from : $window->from;
-        $years = array_map(static fn (int $year): int => $from->in($year)->number, range(Day::of($ready)->year(), Day::of($clear)->year()));
+        $first = Day::of($ready);
+        $firsts = [];
+        for ($year = $first->year(); $year <= Day::of($clear)->year(); ++$year) {
+            $isThere = checkdate($first->month(), $first->dayOfMonth(), $year);
+            $day = Day::fromDate($year, $first->month(), $isThere ? $first->dayOfMonth() : 28)->number;
+            $firsts = $day <= $clear ? [...$firsts, $day] : $firsts;
+        }
 
-        return array_values(array_filter($years, static fn (int $day): bool => $day >= $ready && $day <= $clear));
+        return $firsts;
     }
 
     /** @return array<int, float> share of the yield by days after ready, as the plan has it */

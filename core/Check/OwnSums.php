@@ -149,7 +149,7 @@ final class OwnSums
     {
         $soil = $this->soil($place, $day);
         $at = $this->on($place, $day);
-        $swing = ($at['max'] - $at['min']) / 2 * exp(-$crop->stand->depth->millimetres / 100);
+        $swing = ($at['max'] - $at['min']) / 2 * exp(-$crop->stand->depth->centimetres() / 10);
         $table = $crop->growth->emergence;
 
         return ($table->rate($soil - $swing) + 2 * $table->rate($soil) + $table->rate($soil + 1.1 * $swing)) / 4;

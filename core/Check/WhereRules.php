@@ -91,8 +91,9 @@ final readonly class WhereRules
     {
         foreach ($there as $other) {
             $kind = $this->crop($other);
-            if (null !== $kind && $kind->item() === $crop->item() && $kind->key !== $crop->key
-                && abs(($other->day('ready') ?? 0) - ($planting->day('ready') ?? 0)) < $crop->habits->isolationDays) {
+            if (null !== $kind && $kind->item() === $crop->item() && $kind->habits->pollen !== $crop->habits->pollen
+                && abs(($other->day('ready') ?? 0) - ($planting->day('ready') ?? 0)) < $crop->habits->isolationDays
+                && $this->metresApart($planting, $other) < $crop->habits->isolation) {
                 return [new Fault(FaultKind::TooNearInFlower, $planting->text('key'),
                     \sprintf('%s is in flower within %d days of it, ready on %s.', $kind->variety, $crop->habits->isolationDays,
                         Day::of($other->day('ready') ?? 0)->iso()))];
@@ -100,6 +101,26 @@ final readonly class WhereRules
         }
 
         return [];
+    }
+
+    /** Between the nearest two of their beds, middle to middle; beds of two blocks count as beside each other. */
+    private function metresApart(Sheet $planting, Sheet $other): float
+    {
+        $middles = $ends = [];
+        foreach ($this->beds as $name => $bed) {
+            $block = $bed->text('block');
+            $middles[$name] = [$block, ($ends[$block] ?? 0.0) + $bed->number('width_mm') / 2000];
+            $ends[$block] = ($ends[$block] ?? 0.0) + ($bed->number('width_mm') + $bed->number('path_mm')) / 1000;
+        }
+        $nearest = \INF;
+        foreach ($planting->parts('pieces') as $one) {
+            foreach ($other->parts('pieces') as $two) {
+                [$mine, $theirs] = [$middles[$one->text('bed')] ?? null, $middles[$two->text('bed')] ?? null];
+                $nearest = null === $mine || null === $theirs || $mine[0] !== $theirs[0] ? 0.0 : min($nearest, abs($mine[1] - $theirs[1]));
+            }
+        }
+
+        return $nearest;
     }
 
     private function crop(Sheet $planting): ?Crop

@@ -12,6 +12,7 @@ use JollyFurrow\Time\YearWindow;
  */
 final readonly class Rhythm
 {
+    /** @param list<int> $seasons days it is harvested in each of its first seasons, where it is spared while young */
     public function __construct(
         public int $cuts,
         public int $every,
@@ -20,6 +21,13 @@ final readonly class Rhythm
         public int $ramp,
         public int $yearsToFirst,
         public ?YearWindow $harvest,
+        public array $seasons = [],
     ) {
+    }
+
+    /** Whether it may be harvested so many days after the first harvest of that season; 0: its first. */
+    public function isSpared(int $season, int $after): bool
+    {
+        return $after >= ($this->seasons[$season] ?? \PHP_INT_MAX);
     }
 }

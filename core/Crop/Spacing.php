@@ -15,10 +15,10 @@ use JollyFurrow\Working\Working;
 /** Rows and spots in a stretch of bed. */
 final readonly class Spacing
 {
-    /** Bed width the book's number of rows is meant for. */
-    public const STANDARD_WIDTH_MM = 750;
-    /** Soil left free at each edge of a bed (common practice, no source). */
-    public const EDGE_MM = 75;
+    /** Bed width the book's number of rows is meant for: 75 cm. */
+    public const STANDARD_WIDTH = 75 * Length::CENTIMETRE;
+    /** Soil left free at each edge of a bed, 7.5 cm (common practice, no source). */
+    public const EDGE = 75 * Length::MILLIMETRE;
 
     private function __construct(public int $rows, public int $spotsPerRow, public Length $rowGap, public Length $inRow,
         public Length $length)
@@ -28,29 +28,29 @@ final readonly class Spacing
     /** The book's rows in a bed of the standard width; as many at the same gap as fit in another. */
     public static function inBed(Stand $stand, Length $width, Length $length): self
     {
-        return self::of(self::rowsOn($stand, $width), $stand->inRow, $length, Length::fromMillimetres(self::gap($stand)));
+        return self::of(self::rowsOn($stand, $width), $stand->inRow, $length, Length::fromMicrometres(self::gap($stand)));
     }
 
     /** Rows a bed of that width holds; what stands in one row stays in one. */
     public static function rowsOn(Stand $stand, Length $width): int
     {
-        $room = max(0, $width->millimetres - 2 * self::EDGE_MM);
+        $room = max(0, $width->micrometres - 2 * self::EDGE);
 
-        return 1 === $stand->rows || self::STANDARD_WIDTH_MM === $width->millimetres ? $stand->rows
+        return 1 === $stand->rows || self::STANDARD_WIDTH === $width->micrometres ? $stand->rows
             : max(1, intdiv($room, self::gap($stand)) + 1);
     }
 
-    /** Millimetres between the rows of the standard bed. */
+    /** Micrometres between the rows of the standard bed. */
     private static function gap(Stand $stand): int
     {
-        $usable = self::STANDARD_WIDTH_MM - 2 * self::EDGE_MM;
+        $usable = self::STANDARD_WIDTH - 2 * self::EDGE;
 
         return $stand->rows > 1 ? intdiv($usable, $stand->rows - 1) : $usable;
     }
 
     public static function of(int $rows, Length $inRow, Length $length, ?Length $rowGap = null): self
     {
-        return new self($rows, intdiv($length->millimetres, max(1, $inRow->millimetres)), $rowGap ?? Length::fromMillimetres(0), $inRow,
+        return new self($rows, intdiv($length->micrometres, max(1, $inRow->micrometres)), $rowGap ?? Length::fromMicrometres(0), $inRow,
             $length);
     }
 

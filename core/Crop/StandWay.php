@@ -27,7 +27,7 @@ enum StandWay: string
             self::Hoe, self::UnderCover => null === $school ? null : $s->standing($school->rows, $school->inRow, $s->seedsPerSpot,
                 $s->plantsPerSpot),
             self::Clusters => 1 === $s->plantsPerSpot && \in_array($crop->habits->rotation, ['onion', 'root', 'leaf'], true)
-                ? $s->standing($s->rows, Length::fromMillimetres(self::CLUSTER * $s->inRow->millimetres),
+                ? $s->standing($s->rows, Length::fromMicrometres(self::CLUSTER * $s->inRow->micrometres),
                     (int) ceil(self::CLUSTER / ($s->germination * $s->plantsPerSeedUnit)), self::CLUSTER) : null,
         };
     }

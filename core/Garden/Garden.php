@@ -146,12 +146,12 @@ final readonly class Garden
         $metres = [];
         foreach ($this->beds as $bed) {
             if ($bed->place === $place) {
-                $metres[$bed->width->millimetres] = ($metres[$bed->width->millimetres] ?? 0) + $bed->length->millimetres;
+                $metres[$bed->width->micrometres] = ($metres[$bed->width->micrometres] ?? 0) + $bed->length->micrometres;
             }
         }
         arsort($metres);
 
-        return Length::fromMillimetres((int) (array_key_first($metres) ?? Spacing::STANDARD_WIDTH_MM));
+        return Length::fromMicrometres((int) (array_key_first($metres) ?? Spacing::STANDARD_WIDTH));
     }
 
     /** Metres of bed of one place type. */

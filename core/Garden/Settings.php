@@ -21,7 +21,7 @@ final readonly class Settings
      * @param non-empty-list<Weekday> $sowingDays
      * @param array<string, float>    $rent       cents per bed metre and week, by place type
      * @param array<string, int>      $rotation   years between crops of one family, by place type; 0: none
-     * @param array<string, int>      $kit        millimetres of bed it is enough for, by Kit; not named: not counted
+     * @param array<string, int>      $kit        micrometres of bed it is enough for, by Kit; not named: not counted
      * @param DateForm|null           $dateForm   null: as is usual with the units
      */
     public function __construct(

@@ -69,7 +69,7 @@ final readonly class ByHand
     {
         $bed = $garden->bedsByName()[$bedName] ?? throw CannotBeDone::of('bed', NotDone::NoSuchBed, bed: $bedName);
         $there = $this->inThePlaceOf($garden, $planting, $bed);
-        $long = $there->length()->millimetres;
+        $long = $there->length()->micrometres;
         $share = $planting->pieces[0]->widthShare ?? 1.0;
         if (null === $from) {
             $ground = Ground::under($garden, $this->book, $garden->plantings->on($bedName)->without($planting->key));
@@ -109,9 +109,9 @@ final readonly class ByHand
     }
 
     /** Longer or shorter at the tail of its last piece; pieces that end up with nothing go. */
-    public function asLongAs(Planting $planting, int $millimetres): Planting
+    public function asLongAs(Planting $planting, int $micrometres): Planting
     {
-        $more = $millimetres - $planting->length()->millimetres;
+        $more = $micrometres - $planting->length()->micrometres;
         $pieces = $planting->pieces;
         while ([] !== $pieces && $more < 0 && end($pieces)->to - end($pieces)->from <= -$more) {
             $gone = array_pop($pieces);
@@ -127,15 +127,15 @@ final readonly class ByHand
      *
      * @return array{Planting, Planting}
      */
-    public function split(Garden $garden, Planting $planting, int $millimetres): array
+    public function split(Garden $garden, Planting $planting, int $micrometres): array
     {
-        if ($millimetres <= 0 || $millimetres >= $planting->length()->millimetres) {
+        if ($micrometres <= 0 || $micrometres >= $planting->length()->micrometres) {
             throw CannotBeDone::of('length', NotDone::PieceTooLong, length: Quantity::long($planting->length()));
         }
         [$first, $rest] = [[], []];
         foreach ($planting->pieces as $piece) {
-            $take = min($millimetres, $piece->to - $piece->from);
-            $millimetres -= $take;
+            $take = min($micrometres, $piece->to - $piece->from);
+            $micrometres -= $take;
             if ($take > 0) {
                 $first[] = Stretch::of($piece->bed, $piece->from, $piece->from + $take, $piece->widthShare);
             }

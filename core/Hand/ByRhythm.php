@@ -34,17 +34,17 @@ final readonly class ByRhythm
 
     /**
      * @param list<Bed> $beds        in the order they are tried
-     * @param int       $millimetres of each sowing
+     * @param int       $micrometres of each sowing
      * @param float     $share       instead of a length: share of each bed's own length; 0: the length counts
      */
-    public function plan(Garden $garden, Crop $crop, Method $method, array $beds, Day $from, Day $until, int $every, int $millimetres,
+    public function plan(Garden $garden, Crop $crop, Method $method, array $beds, Day $from, Day $until, int $every, int $micrometres,
         float $share = 0.0): RhythmPlan
     {
         $choice = BedChoice::under($garden, $this->book, $this->recipes, $garden->plantings);
         $all = $garden->plantings;
         $made = $skipped = [];
         for ($sow = $from, $n = 0; !$until->isBefore($sow) && $n < self::MOST; $sow = $sow->plus(max(1, $every)), ++$n) {
-            $planting = $this->one($garden, $choice, $crop, $method, $beds, $sow, $all, $millimetres, $share);
+            $planting = $this->one($garden, $choice, $crop, $method, $beds, $sow, $all, $micrometres, $share);
             if (!$planting instanceof Planting) {
                 $skipped[] = new SkippedSowing($sow, $planting);
                 continue;
@@ -65,7 +65,7 @@ final readonly class ByRhythm
      * @return Planting|Skipped why not
      */
     private function one(Garden $garden, BedChoice $choice, Crop $crop, Method $method, array $beds, Day $sow, Plantings $all,
-        int $millimetres, float $share): Planting|Skipped
+        int $micrometres, float $share): Planting|Skipped
     {
         $candidates = new Candidates($garden, $this->recipes);
         $key = PlantingKey::free($crop->item(), $sow, $all->byKey());
@@ -76,7 +76,7 @@ final readonly class ByRhythm
             if (false === $way || $way->bedStart < $garden->today->number) {
                 continue;
             }
-            $offer = $choice->on($bed, $way, $share > 0.0 ? (int) round($bed->length->millimetres * $share) : $millimetres,
+            $offer = $choice->on($bed, $way, $share > 0.0 ? (int) round($bed->length->micrometres * $share) : $micrometres,
                 $way->lastField);
             $planting = [] === $offer->pieces ? null : $way->planting($key, $offer->pieces, $offer->recipe, $offer->start,
                 remarks: $offer->remarks(), locked: true);

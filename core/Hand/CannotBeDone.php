@@ -25,12 +25,12 @@ final class CannotBeDone extends \RuntimeException implements Refusal
 
     public static function noRoom(string $bed, Length $wanted, Length ...$free): self
     {
-        $most = [] === $free ? 0 : max(array_map(static fn (Length $length): int => $length->millimetres, $free));
+        $most = [] === $free ? 0 : max(array_map(static fn (Length $length): int => $length->micrometres, $free));
 
         return 0 === $most
             ? self::of('bed', NotDone::NothingFree, bed: $bed, wanted: Quantity::long($wanted))
             : self::of('bed', NotDone::NoRoom, bed: $bed, wanted: Quantity::long($wanted),
-                most: Quantity::long(Length::fromMillimetres($most)));
+                most: Quantity::long(Length::fromMicrometres($most)));
     }
 
     public function said(): Message

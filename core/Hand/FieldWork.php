@@ -42,8 +42,8 @@ final readonly class FieldWork
         [$part, $elsewhere] = $this->byHand->onBed($garden, $planting, $at);
         $rest = null === $elsewhere ? [] : [$elsewhere];
         $this->check($garden, $part, $note);
-        if (null !== $note->length && $note->length->millimetres < $part->length()->millimetres) {
-            [$part, $other] = $this->byHand->split($garden->with([...$garden->plantings, ...$rest]), $part, $note->length->millimetres);
+        if (null !== $note->length && $note->length->micrometres < $part->length()->micrometres) {
+            [$part, $other] = $this->byHand->split($garden->with([...$garden->plantings, ...$rest]), $part, $note->length->micrometres);
             $rest = $restStays ? [$other, ...$rest] : $rest;
         }
         $part = match ($note->what) {
@@ -93,7 +93,7 @@ final readonly class FieldWork
         if (null !== $begun && Happening::Begun !== $note->what && $note->day->isBefore($begun)) {
             throw CannotBeDone::of('day', NotDone::BeforeItBegan, day: $begun, standing: $planting->standing);
         }
-        if (null !== $note->length && $note->length->millimetres > $planting->length()->millimetres
+        if (null !== $note->length && $note->length->micrometres > $planting->length()->micrometres
             && !\in_array($note->what, [Happening::Sown, Happening::Planted], true)) {
             throw CannotBeDone::of('length', NotDone::LongerThanItIs, length: Quantity::long($planting->length()));
         }

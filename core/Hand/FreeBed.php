@@ -102,14 +102,13 @@ final readonly class FreeBed
             Day::of($candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground))));
     }
 
-    /** No rule of the bed keeps it off, and nothing of its kind is in flower too near. */
+    /** No rule of the bed keeps it off. */
     private function mayStand(Bed $bed, Crop $crop, Candidate $candidate, Recipe $recipe, Day $until): bool
     {
         $start = $candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground));
         $stay = Stay::ofCandidate($crop, $candidate, $start, min($candidate->lastField, $until->number));
 
-        return $this->ground->mayStand($bed, $stay) && null === $this->ground->tooNearInFlower($crop, $candidate->ready)
-            && $this->standsUnder($bed, $crop, $candidate);
+        return $this->ground->mayStand($bed, $stay) && $this->standsUnder($bed, $crop, $candidate);
     }
 
     /** Nor do the covers over the bed make it come to nothing. */

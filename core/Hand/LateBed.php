@@ -109,7 +109,7 @@ final readonly class LateBed
                 $moved = $planting->but(dates: new Dates($planting->sow, $planting->ground, $start, $planting->ready, $planting->clear),
                     recipe: $way);
                 $stretch = $start->isBefore($garden->today) || !$ground->mayStand($bed, Stay::ofPlanting($crop, $moved))
-                    ? null : $ground->first($bed, $start->number, $planting->clear->number, $planting->length()->millimetres);
+                    ? null : $ground->first($bed, $start->number, $planting->clear->number, $planting->length()->micrometres);
                 if (null === $stretch) {
                     continue;
                 }

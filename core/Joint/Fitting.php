@@ -212,7 +212,7 @@ final class Fitting
             foreach ($plan->successions as $one) {
                 $c = $one['candidate'];
                 $all[] = [($wanted[$item]->item->penalty * $c->perMetre - $c->cost - $c->setUp / max(0.1,
-                    $one['steps'] * $this->grid->step($c) / 1000)) / max(7, $one['end'] - $c->bedStart), $item, $one];
+                    $one['steps'] * $this->grid->metres($c))) / max(7, $one['end'] - $c->bedStart), $item, $one];
             }
         }
         usort($all, static fn (array $a, array $b): int => [$b[0], $a[2]['candidate']->key()] <=> [$a[0], $b[2]['candidate']->key()]);
@@ -220,8 +220,7 @@ final class Fitting
         $cut = [];
         foreach ($all as [, $item, $one]) {
             $c = $one['candidate'];
-            $steps = min($one['steps'], (int) floor(($rooms->most($c->place, $c->bedStart,
-                $one['end']) * 1000 + 1) / $this->grid->step($c)));
+            $steps = min($one['steps'], $this->grid->steps($c, $rooms->most($c->place, $c->bedStart, $one['end'])));
             $cut[$item] = ($cut[$item] ?? false) || $steps < $one['steps'];
             if ($steps > 0) {
                 $one['steps'] = $steps;

@@ -196,7 +196,7 @@ final class RentRounds
         $places = array_flip(array_keys($this->rents));
         $days = [];
         foreach ($plan->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
-            $metres = $steps * $this->grid->step($c) / 1000;
+            $metres = $steps * $this->grid->metres($c);
             for ($day = max(0, $c->bedStart - $this->rooms->first); $day <= min(7 * $count - 1, $end - $this->rooms->first); ++$day) {
                 $days[$places[$c->place->value] * $count + intdiv($day,
                     7)][$day] = ($days[$places[$c->place->value] * $count + intdiv($day, 7)][$day] ?? 0.0) + $metres;

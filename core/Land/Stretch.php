@@ -6,7 +6,7 @@ namespace JollyFurrow\Land;
 
 use JollyFurrow\Measure\Length;
 
-/** A half-open stretch [from, to) of one bed, in millimetres from its head, over a share of its width. */
+/** A half-open stretch [from, to) of one bed, in micrometres from its head, over a share of its width. */
 final readonly class Stretch
 {
     /** Shares that were rounded when they were typed may add up to a trifle more than the width. */
@@ -26,7 +26,7 @@ final readonly class Stretch
 
     public function length(): Length
     {
-        return Length::fromMillimetres($this->to - $this->from);
+        return Length::fromMicrometres($this->to - $this->from);
     }
 
     public function sharesGroundWith(self $other): bool
@@ -40,7 +40,7 @@ final readonly class Stretch
         return $this->sharesGroundWith($other) && $this->widthShare + $other->widthShare > self::WHOLE_WIDTH;
     }
 
-    /** Millimetres of this stretch that also lie in the other. */
+    /** Micrometres of this stretch that also lie in the other. */
     public function common(self $other): int
     {
         return $this->bed === $other->bed ? max(0, min($this->to, $other->to) - max($this->from, $other->from)) : 0;

@@ -6,6 +6,7 @@ namespace JollyFurrow\Land;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
@@ -20,16 +21,16 @@ final readonly class Temper
     public const SHADE = ['none', 'part', 'deep'];
     /** Nothing is sown on a wet or late bed before, month and day in the north (common practice, no source). */
     private const EARLY = 420;
-    /** Roots fork on a pan less deep than this, mm (common practice, no source). */
-    private const SHALLOW_PAN = 300;
+    /** Roots fork on a pan less deep than this, cm (common practice, no source). */
+    private const SHALLOW_PAN = 30;
 
-    /** @param int|null $pan millimetres down to a pan, by the probe; null: none found */
+    /** @param Length|null $pan down to a pan, by the probe; null: none found */
     public function __construct(
         public string $wetness = 'fair',
         public string $warmth = 'fair',
         public string $weeds = 'few',
         public string $shade = 'none',
-        public ?int $pan = null,
+        public ?Length $pan = null,
         public bool $hasWater = true,
     ) {
         foreach ([[$wetness, self::WETNESS], [$warmth, self::WARMTH], [$weeds, self::WEEDS], [$shade, self::SHADE]] as [$is, $allowed]) {
@@ -60,7 +61,7 @@ final readonly class Temper
             match ($this->shade) {
                 'part' => Message::of(BedIs::PartShade), 'deep' => Message::of(BedIs::DeepShade), default => null,
             },
-            null === $this->pan ? null : Message::of(BedIs::Pan, depth: Quantity::of($this->pan / 10, Unit::Centimetre)),
+            null === $this->pan ? null : Message::of(BedIs::Pan, depth: Quantity::of($this->pan->centimetres(), Unit::Centimetre)),
             $this->hasWater ? null : Message::of(BedIs::NoWater),
         ]));
     }
@@ -78,14 +79,14 @@ final readonly class Temper
         if ('late' === $this->warmth && ($isEarly || $crop->tender && $month < 6)) {
             $found[] = Message::of(Unsuited::LateToWarm);
         }
-        if ('dry' === $this->wetness && !$this->hasWater && $crop->stand->depth->millimetres <= 10) {
+        if ('dry' === $this->wetness && !$this->hasWater && $crop->stand->depth->centimetres() <= 1.0) {
             $found[] = Message::of(Unsuited::DriesOut);
         }
         if ('tough' === $this->weeds) {
             $found[] = Message::of(Unsuited::ToughWeeds);
         }
-        if (null !== $this->pan && $this->pan < self::SHALLOW_PAN && 'root' === $crop->habits->rotation) {
-            $found[] = Message::of(Unsuited::RootsForkOnPan, depth: Quantity::of($this->pan / 10, Unit::Centimetre));
+        if (null !== $this->pan && $this->pan->centimetres() < self::SHALLOW_PAN && 'root' === $crop->habits->rotation) {
+            $found[] = Message::of(Unsuited::RootsForkOnPan, depth: Quantity::of($this->pan->centimetres(), Unit::Centimetre));
         }
         if ('deep' === $this->shade || ('part' === $this->shade && $isFruit)) {
             $found[] = Message::of(Unsuited::InShade);

@@ -83,7 +83,7 @@ final class Hazards
     public function germinates(int $ground): float
     {
         $soil = null === $this->limits->germination ? null
-            : $this->timing->soilAt($ground, $this->cover, $this->crop->stand->depth->millimetres / 10);
+            : $this->timing->soilAt($ground, $this->cover, $this->crop->stand->depth->centimetres());
 
         return null === $soil || null === $this->limits->germination ? 1.0 : $this->limits->germination->over($soil);
     }

@@ -85,7 +85,7 @@ final class LocalTiming
     public function emergence(Crop $crop, CoverCalendar $covers): array
     {
         return $this->along($covers, fn (Cover $cover): array => GrowthSums::emergence($crop->growth->emergence, $this->under($cover),
-            $this->soil($cover), $crop->stand->depth->millimetres / 10));
+            $this->soil($cover), $crop->stand->depth->centimetres()));
     }
 
     /** @return list<float> minus the logarithm of the odds to live, for a plant killed at that frost when hardened; summed up */

@@ -28,6 +28,6 @@ final readonly class Area
 
     public function timesDepth(Length $depth): Volume
     {
-        return Volume::fromLitres($this->squareMetres * $depth->millimetres);
+        return Volume::fromLitres($this->squareMetres * $depth->millimetres());
     }
 }

@@ -34,10 +34,10 @@ final class InvalidLength extends \InvalidArgumentException implements Refusal
             most: self::told($most, $isShort)));
     }
 
-    public static function outOfRange(int $millimetres): self
+    public static function outOfRange(int $micrometres): self
     {
-        return new self(Message::of(BadMeasure::NoSuchLength, length: Quantity::of($millimetres / 1000, Unit::Metre),
-            most: Quantity::of(Length::LONGEST_MM / 1000, Unit::Metre)));
+        return new self(Message::of(BadMeasure::NoSuchLength, length: Quantity::of($micrometres / Length::METRE, Unit::Metre),
+            most: Quantity::of(Length::LONGEST / Length::METRE, Unit::Metre)));
     }
 
     private static function told(Length $length, bool $isShort): Quantity

@@ -4,37 +4,45 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Measure;
 
-/** A length in whole millimetres, never negative. */
+/**
+ * A length in whole micrometres, never negative: an inch is 25,400 of them, so that neither metric nor US customary
+ * lengths are rounded (international yard and pound agreement, 1959).
+ */
 final readonly class Length
 {
     /** Longer than all beds of a garden together can be; what is typed has limits of its own. */
-    public const LONGEST_MM = 10_000_000_000;
+    public const LONGEST = 10_000_000 * self::METRE;
 
-    private function __construct(public int $millimetres)
+    public const METRE = 1_000_000;
+    public const CENTIMETRE = 10_000;
+    public const MILLIMETRE = 1_000;
+    public const INCH = 25_400;
+
+    private function __construct(public int $micrometres)
     {
-        if ($millimetres < 0 || $millimetres > self::LONGEST_MM) {
-            throw InvalidLength::outOfRange($millimetres);
+        if ($micrometres < 0 || $micrometres > self::LONGEST) {
+            throw InvalidLength::outOfRange($micrometres);
         }
     }
 
-    public static function fromMillimetres(int $millimetres): self
+    public static function fromMicrometres(int $micrometres): self
     {
-        return new self($millimetres);
+        return new self($micrometres);
     }
 
     public static function fromCentimetres(float $centimetres): self
     {
-        return new self((int) round($centimetres * 10));
+        return new self((int) round($centimetres * self::CENTIMETRE));
     }
 
     public static function fromMetres(float $metres): self
     {
-        return new self((int) round($metres * 1000));
+        return new self((int) round($metres * self::METRE));
     }
 
     /**
      * Reads "75 cm", "2.5 ft", "30in", "0,75 m"; a bare number counts in the unit given.
-     * Rounded to the nearest millimetre.
+     * Rounded to the nearest micrometre.
      *
      * @throws InvalidLength
      */
@@ -55,34 +63,39 @@ final readonly class Length
         return self::fromMetres($metres);
     }
 
+    public function millimetres(): float
+    {
+        return $this->micrometres / self::MILLIMETRE;
+    }
+
     public function metres(): float
     {
-        return $this->millimetres / 1000;
+        return $this->micrometres / self::METRE;
     }
 
     public function centimetres(): float
     {
-        return $this->millimetres / 10;
+        return $this->micrometres / self::CENTIMETRE;
     }
 
     public function inches(): float
     {
-        return $this->millimetres / 25.4;
+        return $this->micrometres / self::INCH;
     }
 
     public function feet(): float
     {
-        return $this->millimetres / 304.8;
+        return $this->micrometres / (12 * self::INCH);
     }
 
     public function plus(self $other): self
     {
-        return new self($this->millimetres + $other->millimetres);
+        return new self($this->micrometres + $other->micrometres);
     }
 
     public function equals(self $other): bool
     {
-        return $this->millimetres === $other->millimetres;
+        return $this->micrometres === $other->micrometres;
     }
 
     public function times(self $width): Area

@@ -21,7 +21,7 @@ final class PastedLength
         $plain = trim(mb_strtolower((string) preg_replace('/\s*\b(of\s+)?(a\s+|the\s+)?beds?\b\.?/iu', '', $text)));
         $share = '' === $plain ? 1.0 : self::SHARES[$plain] ?? self::percent($plain);
         if (null !== $share) {
-            return Length::fromMillimetres((int) round($bed->millimetres * $share));
+            return Length::fromMicrometres((int) round($bed->micrometres * $share));
         }
 
         return Length::parse($plain, $bare, 0.1, $bed->metres());
@@ -30,7 +30,7 @@ final class PastedLength
     public static function isOne(string $text): bool
     {
         try {
-            return '' !== trim($text) && self::parse($text, Length::fromMetres(1000), LengthUnit::Metre)->millimetres > 0;
+            return '' !== trim($text) && self::parse($text, Length::fromMetres(1000), LengthUnit::Metre)->micrometres > 0;
         } catch (InvalidLength) {
             return false;
         }

@@ -166,7 +166,7 @@ final class StandingReader
         }
         $stay = Period::fromFirstToLast(Day::of(Standing::Planned === $standing ? $grown->bedStart : $planted->number), $clear);
         $ground = Ground::under($garden, $this->book, $garden->plantings);
-        $stretch = $ground->first($bed, $stay->start->number, $stay->last()->number, $length->millimetres);
+        $stretch = $ground->first($bed, $stay->start->number, $stay->last()->number, $length->micrometres);
         if (null === $stretch) {
             $faults['length'] = self::noRoom($garden, $ground, $bed, $stay, $length);
 

@@ -62,7 +62,7 @@ final readonly class Planting
 
     public function length(): Length
     {
-        return Length::fromMillimetres(array_sum(array_map(static fn (Stretch $piece): int => $piece->to - $piece->from, $this->pieces)));
+        return Length::fromMicrometres(array_sum(array_map(static fn (Stretch $piece): int => $piece->to - $piece->from, $this->pieces)));
     }
 
     /** Metres of whole bed it comes to: a share of the width is a share of the metre. */

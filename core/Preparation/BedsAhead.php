@@ -49,7 +49,7 @@ final class BedsAhead
 
     private static function metres(Planting $planting): float
     {
-        return array_sum(array_map(static fn ($piece): float => ($piece->to - $piece->from) / 1000 * $piece->widthShare,
+        return array_sum(array_map(static fn ($piece): float => $piece->length()->metres() * $piece->widthShare,
             $planting->pieces));
     }
 }

@@ -90,10 +90,10 @@ final readonly class ProposalReasons
         }
         if (self::beds($old) !== self::beds($new)) {
             $words[] = \sprintf('on %s instead of %s', self::beds($new), self::beds($old));
-        } elseif ($old->pieces != $new->pieces && $old->length()->millimetres === $new->length()->millimetres) {
+        } elseif ($old->pieces != $new->pieces && $old->length()->micrometres === $new->length()->micrometres) {
             $words[] = 'on another stretch of '.self::beds($new);
         }
-        if ($old->length()->millimetres !== $new->length()->millimetres) {
+        if ($old->length()->micrometres !== $new->length()->micrometres) {
             $words[] = \sprintf('%s instead of %s', $units->long($new->length()), $units->long($old->length()));
         }
         if ([] === $words) {

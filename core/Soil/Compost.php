@@ -28,7 +28,7 @@ final readonly class Compost
         return new self($volume, Working::of(Sum::Compost, $volume->litres, Unit::Litre, 'area * depth',
             [
                 Input::of('area', $area->squareMetres, Unit::SquareMetre, Source::garden(From::LengthTimesWidth)),
-                Input::of('depth', $depth->millimetres, Unit::Millimetre, Source::garden(From::Settings)),
+                Input::of('depth', $depth->millimetres(), Unit::Millimetre, Source::garden(From::Settings)),
             ],
             Source::practice(),
         ));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Succession;
 
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Ways\Candidate;
 
@@ -14,7 +15,7 @@ use JollyFurrow\Ways\Candidate;
  */
 final readonly class Grid
 {
-    /** @param array<string, int> $quarter millimetres by place type */
+    /** @param array<string, int> $quarter micrometres by place type */
     private function __construct(private array $quarter)
     {
     }
@@ -23,24 +24,36 @@ final readonly class Grid
     {
         $counts = [];
         foreach ($garden->beds as $bed) {
-            $counts[$bed->place->value][$bed->length->millimetres] = ($counts[$bed->place->value][$bed->length->millimetres] ?? 0) + 1;
+            $counts[$bed->place->value][$bed->length->micrometres] = ($counts[$bed->place->value][$bed->length->micrometres] ?? 0) + 1;
         }
         $quarter = [];
         foreach ($counts as $place => $lengths) {
             $parts = $garden->settings->rules->lengths->parts();
-            $quarter[$place] = 0 === $parts ? 1000 : max(1, intdiv((int) array_search(max($lengths), $lengths, true), $parts));
+            $quarter[$place] = 0 === $parts ? Length::METRE : max(1, intdiv((int) array_search(max($lengths), $lengths, true), $parts));
         }
 
         return new self($quarter);
     }
 
-    /** Millimetres one step of a candidate's length is. */
+    /** Micrometres one step of a candidate's length is. */
     public function step(Candidate $candidate): int
     {
         return $candidate->tray ?? $this->quarter[$candidate->place->value];
     }
 
-    /** Millimetres. */
+    /** Metres one step of a candidate's length is. */
+    public function metres(Candidate $candidate): float
+    {
+        return $this->step($candidate) / Length::METRE;
+    }
+
+    /** Steps that fit into so many metres; a millimetre more is as good. */
+    public function steps(Candidate $candidate, float $metres): int
+    {
+        return (int) floor(($metres * Length::METRE + Length::MILLIMETRE) / $this->step($candidate));
+    }
+
+    /** Micrometres. */
     public function quarter(PlaceType $place): int
     {
         return $this->quarter[$place->value];

@@ -22,7 +22,7 @@ final readonly class ItemPlan
     {
         $more = 0.0;
         foreach ($this->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
-            $more += $steps * $grid->step($c) / 1000 * ($now->between($c->place, $c->bedStart, $end) - $before->between($c->place,
+            $more += $steps * $grid->metres($c) * ($now->between($c->place, $c->bedStart, $end) - $before->between($c->place,
                 $c->bedStart, $end));
         }
 

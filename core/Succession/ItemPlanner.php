@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Succession;
 
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Need\Item;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Succession\Kernel\CoverProblem;
@@ -42,7 +43,8 @@ final readonly class ItemPlanner
         ?Rooms $rooms = null): ItemPlan
     {
         $needs = array_values(array_filter($wanted->needs, static fn (Need $need): bool => $need->units > 0));
-        $candidates = null === $rooms ? $wanted->candidates : array_values(array_filter($wanted->candidates, fn (Candidate $c): bool => $rooms->most($c->place, $c->bedStart, [] === $c->curve ? $c->ready : $c->lastField) * 1000 >= $this->grid->step($c) - 1));
+        $candidates = null === $rooms ? $wanted->candidates : array_values(array_filter($wanted->candidates,
+            fn (Candidate $c): bool => $rooms->most($c->place, $c->bedStart, [] === $c->curve ? $c->ready : $c->lastField) * Length::METRE >= $this->grid->step($c) - Length::MILLIMETRE));
         if ([] === $needs || [] === $candidates) {
             $short = array_sum(array_map(static fn (Need $n): int => $n->units, $needs));
 
@@ -107,7 +109,7 @@ final readonly class ItemPlanner
      */
     private function onceInside(Item $item, array $needs, array $candidates, RentSums $rents, Rooms $rooms): ItemPlan
     {
-        $most = array_map(fn (Candidate $c): int => (int) floor(($rooms->most($c->place, $c->bedStart, $c->ready) * 1000 + 1) / $this->grid->step($c)), $candidates);
+        $most = array_map(fn (Candidate $c): int => $this->grid->steps($c, $rooms->most($c->place, $c->bedStart, $c->ready)), $candidates);
         $best = new ItemPlan([], \INF);
         $own = $rents;
         for ($round = 0; $round < self::OWN_ROUNDS; ++$round) {
@@ -148,12 +150,11 @@ final readonly class ItemPlanner
             $a['candidate']->key()] <=> [$b['end'] - $b['candidate']->bedStart, $b['candidate']->key()]);
         foreach ($successions as $one) {
             $c = $one['candidate'];
-            $step = $this->grid->step($c);
-            $most = (int) floor(($inside->most($c->place, $c->bedStart, $one['end']) * 1000 + 1) / $step);
+            $most = $this->grid->steps($c, $inside->most($c->place, $c->bedStart, $one['end']));
             if ($most < $one['steps']) {
                 $left = $inside->left()[$c->place->value];
                 for ($day = $c->bedStart; $day <= $one['end']; ++$day) {
-                    if (($left[$day - $rooms->first] ?? 0.0) * 1000 + 1 < $one['steps'] * $step) {
+                    if ($this->grid->steps($c, $left[$day - $rooms->first] ?? 0.0) < $one['steps']) {
                         $over[$c->place->value][$day] = 1.0;
                     }
                 }
@@ -181,7 +182,7 @@ final readonly class ItemPlanner
         $cost = 0.0;
         $lots = [];
         foreach ($plan->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
-            $metres = $steps * $this->grid->step($c) / 1000;
+            $metres = $steps * $this->grid->metres($c);
             $cost += $c->setUp + $metres * ($c->cost + $rents->between($c->place, $c->bedStart, $end));
             $lots[] = [$c->ready, $end, floor($c->perMetre / self::sound($item->weeklyLoss, $c->ready - $base) * $metres + 1e-9)];
         }
@@ -225,7 +226,7 @@ final readonly class ItemPlanner
             array_map(static fn (Candidate $c): float => $c->cost, $candidates),
             array_map(static fn (Candidate $c): array => $rents->sums[$c->place->value], $candidates),
             $rents->first,
-            array_map(fn (Candidate $c): float => $this->grid->step($c) / 1000, $candidates),
+            array_map(fn (Candidate $c): float => $this->grid->metres($c), $candidates),
             1,
             $most ?? array_map($this->maxSteps(...), $candidates),
             $item->penalty,
@@ -258,7 +259,7 @@ final readonly class ItemPlanner
             array_map(static fn (Candidate $c): array => $c->curve, $candidates),
             array_map(static fn (Candidate $c): float => $c->setUp, $candidates),
             array_map(static fn (Candidate $c): float => $c->cost + $rents->between($c->place, $c->bedStart, $c->lastField), $candidates),
-            array_map(fn (Candidate $c): float => $this->grid->step($c) / 1000, $candidates),
+            array_map(fn (Candidate $c): float => $this->grid->metres($c), $candidates),
             1,
             array_map($this->maxSteps(...), $candidates),
             $item->penalty,
@@ -299,6 +300,6 @@ final readonly class ItemPlanner
 
     private function maxSteps(Candidate $candidate): int
     {
-        return max(1, (int) floor(($this->metres[$candidate->place->value] ?? 0.0) * 1000 / $this->grid->step($candidate) + 1e-9));
+        return max(1, (int) floor(($this->metres[$candidate->place->value] ?? 0.0) / $this->grid->metres($candidate) + 1e-9));
     }
 }

@@ -37,7 +37,7 @@ final class Rooms
         foreach ($kept as $planting) {
             $metres = 0.0;
             foreach ($planting->pieces as $piece) {
-                $metres += isset($beds[$piece->bed]) ? ($piece->to - $piece->from) / 1000 * $piece->widthShare : 0.0;
+                $metres += isset($beds[$piece->bed]) ? $piece->length()->metres() * $piece->widthShare : 0.0;
             }
             $last = min($days - 1, $planting->clear->number - $first);
             for ($day = max(0, $planting->bedStart->number - $first); $day <= $last; ++$day) {
@@ -139,7 +139,7 @@ final class Rooms
     private function put(ItemPlan $plan, float $sign): void
     {
         foreach ($plan->successions as ['candidate' => $candidate, 'steps' => $steps, 'end' => $end]) {
-            $metres = $sign * $steps * $this->grid->step($candidate) / 1000;
+            $metres = $sign * $steps * $this->grid->metres($candidate);
             $line = &$this->left[$candidate->place->value];
             $last = min($end - $this->first, \count($line ?? []) - 1);
             for ($day = max(0, $candidate->bedStart - $this->first); $day <= $last; ++$day) {

@@ -15,9 +15,6 @@ use JollyFurrow\Planting\Planting;
  */
 final readonly class Lot
 {
-    /** A first harvest further than this from the book's is one of the southern half of the world. Days. */
-    private const QUARTER = 91;
-
     public function __construct(public string $planting, public int $from, public int $to, public float $units, public float $weeklyLoss)
     {
     }
@@ -75,10 +72,10 @@ final readonly class Lot
     private static function days(Planting $planting, Crop $crop): array
     {
         $days = [];
-        foreach (self::firstDays($planting, $crop) as $first) {
+        foreach (self::firstDays($planting, $crop) as $season => $first) {
             foreach ([] === $planting->harvest ? HarvestCurve::shares($crop->pattern, $crop->rhythm)
                 : $planting->harvest as $after => $share) {
-                if ($first + $after <= $planting->clear->number) {
+                if ($first + $after <= $planting->clear->number && !$crop->rhythm->isSpared($season, $after)) {
                     $days[$first + $after] = $share;
                 }
             }
@@ -87,20 +84,15 @@ final readonly class Lot
         return $days;
     }
 
-    /** @return list<int> the first harvest, of every year for a perennial */
+    /** @return list<int> the first harvest; of a perennial that of every season, on the same day of the year */
     private static function firstDays(Planting $planting, Crop $crop): array
     {
-        $window = $crop->rhythm->harvest;
-        if (Pattern::Perennial !== $crop->pattern || null === $window) {
-            return [$planting->ready->number];
-        }
-        $from = abs($planting->ready->number - $window->from->in($planting->ready->year())->number) > self::QUARTER
-            ? $window->mirrored()->from : $window->from;
         $firsts = [];
-        for ($year = $planting->ready->year(); $year <= $planting->clear->year(); ++$year) {
-            $first = $from->in($year)->number;
-            if ($first >= $planting->ready->number && $first <= $planting->clear->number) {
-                $firsts[] = $first;
+        $years = Pattern::Perennial === $crop->pattern ? $planting->clear->year() - $planting->ready->year() : 0;
+        for ($year = 0; $year <= $years; ++$year) {
+            $first = $planting->ready->inYear($planting->ready->year() + $year);
+            if (!$planting->clear->isBefore($first)) {
+                $firsts[] = $first->number;
             }
         }
 

@@ -67,6 +67,14 @@ final readonly class Day implements Sayable
         return new self($this->number + $days);
     }
 
+    /** The same day of another year; 29 February is the 28th where there is none. */
+    public function inYear(int $year): self
+    {
+        $isThere = checkdate($this->month(), $this->dayOfMonth(), $year);
+
+        return self::fromDate($year, $this->month(), $isThere ? $this->dayOfMonth() : 28);
+    }
+
     /** Days from the other day to this one; negative when the other is later. */
     public function since(self $other): int
     {

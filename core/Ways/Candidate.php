@@ -26,7 +26,7 @@ final readonly class Candidate
      * @param float             $perMetre  units per bed metre over the whole harvest
      * @param float             $setUp     cents, whatever the length
      * @param float             $cost      cents per bed metre
-     * @param int|null          $tray      millimetres of bed one full tray fills, where only full trays are wanted
+     * @param int|null          $tray      micrometres of bed one full tray fills, where only full trays are wanted
      * @param array<int, float> $curve     units per metre by day, for cuts and picking
      */
     public function __construct(

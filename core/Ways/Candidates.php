@@ -12,6 +12,7 @@ use JollyFurrow\Harvest\HarvestCurve;
 use JollyFurrow\Harvest\HarvestDays;
 use JollyFurrow\Maturity\LocalTiming;
 use JollyFurrow\Maturity\Ripeness;
+use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
@@ -135,7 +136,8 @@ final class Candidates
         $ripe = \in_array($crop->pattern, [Pattern::Perennial, Pattern::GreenManure], true) ? null
             : $ripening->fromGround($sow->number, $ground->number, $method);
         $timed = null === $this->timing ? null : $ripe;
-        $ready = $timed->ready ?? $this->ready($crop, $ground, $method);
+        $ready = Pattern::Perennial === $crop->pattern ? $this->firstSeason($crop, $ground, $method, $ripening)
+            : $timed->ready ?? $this->ready($crop, $ground, $method);
         $perMetre = $crop->perMetreOn($width ?? $this->widths[$place->value] ??= $this->garden->usualWidth($place)) * ($timed->size ?? 1.0);
         $last = $this->last($crop, $ready, $ripe, $timed);
         $yields = [];
@@ -149,7 +151,7 @@ final class Candidates
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
             $ground->number - $this->leads->days($this->recipes->get($recipe), $ground), $ready, $last, $perMetre,
             $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key,
-            Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->millimetres,
+            Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->micrometres,
                 $crop->stand->cellsPerTray, $crop->stand->trayLoss));
     }
 
@@ -180,14 +182,27 @@ final class Candidates
         return null === $ripe ? min($fit, $ready - 1) : min($fit, $ripe->ends);
     }
 
-    /** Day number of the first harvest: catalogue days; for a perennial, its window in the first year it may be cut. */
+    /**
+     * Day number a perennial is first harvested: when its season begins here, in the first year it may be cut. What was
+     * planted long ago is reckoned as if this year; without a year's warmth it goes by the book's season.
+     */
+    private function firstSeason(Crop $crop, Day $ground, Method $method, Ripening $ripening): int
+    {
+        $asIf = $ground->inYear($this->garden->today->year());
+        $ripe = null === $this->timing ? null : $ripening->fromGround($asIf->number, $asIf->number, $method);
+        if (null !== $ripe) {
+            return $ground->number + $ripe->ready - $asIf->number;
+        }
+        $window = $crop->rhythm->harvest;
+        $first = $ground->inYear($ground->year() + max(1, $crop->rhythm->yearsToFirst));
+
+        return null === $window ? $first->number
+            : ($this->garden->place->latitude < 0 ? $window->mirrored() : $window)->from->in($first->year())->number;
+    }
+
+    /** Day number of the first harvest by catalogue days. */
     private function ready(Crop $crop, Day $ground, Method $method): int
     {
-        if (Pattern::Perennial === $crop->pattern && null !== $crop->rhythm->harvest) {
-            $window = $this->garden->place->latitude < 0 ? $crop->rhythm->harvest->mirrored() : $crop->rhythm->harvest;
-
-            return $window->from->in($ground->year() + max(1, $crop->rhythm->yearsToFirst))->number;
-        }
         $days = $crop->timing->daysNearest($method);
 
         return $ground->number + $days + ($crop->pattern->isStock() ? intdiv($crop->timing->spread, 2) : 0);

@@ -12,6 +12,7 @@ use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\SuccessionSchool;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Time\Day;
 
@@ -127,10 +128,10 @@ final readonly class Wishes
         return array_values(array_filter($ways, static fn (Candidate $way): bool => isset($chosen[$way->sow])));
     }
 
-    /** Millimetres of bed that the plants of one full tray fill; null: lengths go by the bed. */
-    public static function tray(PlanRules $rules, Method $method, float $rows, float $inRowMillimetres, int $cells, float $loss): ?int
+    /** Micrometres of bed that the plants of one full tray fill; null: lengths go by the bed. */
+    public static function tray(PlanRules $rules, Method $method, float $rows, int $inRow, int $cells, float $loss): ?int
     {
         return $rules->fullTrays && Method::Transplanted === $method
-            ? max(100, (int) (floor($cells * (1 - $loss) / $rows) * $inRowMillimetres)) : null;
+            ? max(10 * Length::CENTIMETRE, (int) (floor($cells * (1 - $loss) / $rows) * $inRow)) : null;
     }
 }

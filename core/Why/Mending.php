@@ -103,7 +103,7 @@ final class Mending
             foreach (self::STEPS as $steps) {
                 $end = [] === $candidate->curve ? min($candidate->lastField, $candidate->ready + 14) : $candidate->lastField;
                 $offer = $beds->offer($candidate, $steps * $this->grid->step($candidate), $end);
-                if ($offer->millimetres() < $steps * $this->grid->step($candidate)) {
+                if ($offer->micrometres() < $steps * $this->grid->step($candidate)) {
                     break;
                 }
                 $ways[] = $this->way($this->kindOf($item, $candidate), [], [$this->planting($candidate, $offer, $end)], $item);
@@ -128,7 +128,7 @@ final class Mending
             foreach ($ground->free($bed, $planting->bedStart->number, $planting->clear->number) as [$from, $to]) {
                 if ($from <= $last->from && $last->to < $to) {
                     $more = min($to - $last->to, $this->grid->quarter($planting->place));
-                    $longer = (new ByHand($this->book, $this->recipes))->asLongAs($planting, $planting->length()->millimetres + $more);
+                    $longer = (new ByHand($this->book, $this->recipes))->asLongAs($planting, $planting->length()->micrometres + $more);
                     $ways[] = $this->way(Message::of(MendKind::LongerPlanting), [$planting], [$longer], $item);
                 }
             }
@@ -173,7 +173,7 @@ final class Mending
                     || $end < $other->bedStart->number) {
                     continue;
                 }
-                $offer = $beds->offer($candidate, min($other->length()->millimetres, 4 * $this->grid->step($candidate)), $end);
+                $offer = $beds->offer($candidate, min($other->length()->micrometres, 4 * $this->grid->step($candidate)), $end);
                 $way = [] === $offer->pieces ? null : $this->way(Message::of(MendKind::InsteadOf,
                     crop: lcfirst($this->book->grown($other->item, $other->variety)->name)), [$other], [$this->planting($candidate,
                         $offer, $end)], $item);
@@ -259,7 +259,7 @@ final class Mending
             $worth += $other === $item ? 0.0 : ($this->served($other, $old, []) - $this->served($other, [],
                 [])) * ($this->values[$other] ?? 0.0);
         }
-        $key = implode('+', array_map(static fn (Planting $p): string => $p->variety.'@'.$p->sow->iso().'/'.$p->place->value.'/'.$p->method->value.'/'.$p->length()->millimetres, $new)).([] === $old
+        $key = implode('+', array_map(static fn (Planting $p): string => $p->variety.'@'.$p->sow->iso().'/'.$p->place->value.'/'.$p->method->value.'/'.$p->length()->micrometres, $new)).([] === $old
             ? '' : '-'.$old[0]->key);
 
         return new MendWay($kind->code->value.'|'.$key, $kind, $old, $new, $units, $worth, $this->price($new) - $this->price($old));

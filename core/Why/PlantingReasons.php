@@ -103,9 +103,9 @@ final readonly class PlantingReasons
     {
         $hand = new ByHand($this->book, $this->recipes);
         $step = $this->grid->quarter($this->planting->place);
-        $long = $this->planting->length()->millimetres;
-        $is = static fn (Chosen $code, int $millimetres): Message => Message::of($code,
-            length: Quantity::long(Length::fromMillimetres($millimetres)));
+        $long = $this->planting->length()->micrometres;
+        $is = static fn (Chosen $code, int $micrometres): Message => Message::of($code,
+            length: Quantity::long(Length::fromMicrometres($micrometres)));
         $others = [[$is(Chosen::StepLonger, $long + $step), $hand->asLongAs($this->planting, $long + $step)]];
         if ($long > $step) {
             $others[] = [$is(Chosen::StepShorter, $long - $step), $hand->asLongAs($this->planting, $long - $step)];
@@ -119,9 +119,9 @@ final readonly class PlantingReasons
         $beds = BedChoice::under($this->garden, $this->book, $this->recipes, $this->garden->plantings->without($this->planting->key));
         $candidate = $this->candidate();
         $here = $beds->weighed($candidate, $this->planting->pieces, $this->planting->clear->number);
-        $other = $beds->offer($candidate, $this->planting->length()->millimetres, $this->planting->clear->number,
+        $other = $beds->offer($candidate, $this->planting->length()->micrometres, $this->planting->clear->number,
             array_map(static fn ($piece): string => $piece->bed, $this->planting->pieces));
-        $isThere = [] !== $other->pieces && $other->millimetres() === $this->planting->length()->millimetres;
+        $isThere = [] !== $other->pieces && $other->micrometres() === $this->planting->length()->micrometres;
 
         return new Alternative(Choice::Bed, self::beds($this->planting->pieces, $here), $isThere ? self::beds($other->pieces, $other)
             : null, $isThere ? $other->weight - $here->weight : 0.0, 0);

@@ -92,7 +92,7 @@ final class ShortageReasons
         $stay = Period::fromFirstToLast(Day::of($candidate->bedStart), Day::of($end));
         $pieces = $this->beds->hasRoom($candidate, $end) ? $this->beds->offer($candidate, $this->grid->step($candidate), $end)->pieces : [];
 
-        $metres = $this->grid->step($candidate) / 1000;
+        $metres = $this->grid->metres($candidate);
         $rent = $this->garden->settings->rentAt($candidate->place);
 
         return new Mend($candidate, $pieces[0] ?? null, $candidate->setUp + $metres * ($candidate->cost + $stay->days() * $rent / 7));

@@ -114,14 +114,14 @@ final readonly class WishCost
                 self::EFFORT);
             $cents += $plan->cost;
             foreach ($plan->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
-                $days += $steps * $grid->step($c) / 1000 * ($end - $c->bedStart + 1);
+                $days += $steps * $grid->metres($c) * ($end - $c->bedStart + 1);
             }
             $extra = $wishes->extra($open);
             if ([] !== $extra) {
                 $more = $items->plan(new Wanted(Item::of($garden, $book->get($item), $values), $extra, $ways), $sums, self::EFFORT);
                 foreach ($more->successions as ['candidate' => $c, 'steps' => $steps, 'end' => $end]) {
-                    $days += $steps * $grid->step($c) / 1000 * ($end - $c->bedStart + 1);
-                    $cents += $c->setUp + $steps * $grid->step($c) / 1000 * ($c->cost + $sums->between($c->place, $c->bedStart, $end));
+                    $days += $steps * $grid->metres($c) * ($end - $c->bedStart + 1);
+                    $cents += $c->setUp + $steps * $grid->metres($c) * ($c->cost + $sums->between($c->place, $c->bedStart, $end));
                 }
             }
         }

@@ -46,7 +46,8 @@ final readonly class CareCalendar
     /** @return list<CareStep> from one day to another, both within, by day and bed */
     public function between(Day $from, Day $until): array
     {
-        $steps = array_merge([], ...array_map($this->of(...), $this->garden->plantings->where(fn (Planting $p): bool => !$p->isOver($this->garden->today))->all()));
+        $steps = array_merge([], ...array_map($this->of(...),
+            $this->garden->plantings->where(fn (Planting $p): bool => !$p->isOver($this->garden->today))->all()));
         $steps = array_values(array_filter($steps, static fn (CareStep $s): bool => !$s->day->isBefore($from)
             && !$until->isBefore($s->day)));
         usort($steps, static fn (CareStep $a, CareStep $b): int => [$a->day->number, $a->planting->pieces[0]->bed,
@@ -115,7 +116,8 @@ final readonly class CareCalendar
             $care = $protection->isOver($planting->key, $beds) ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
             $days = null === $care || [] === $care->weedings ? null
                 : Period::fromFirstToLast($care->weedings[0]->plus(-self::THREAD_DAYS), $care->flowering ?? $protection->days->last());
-            $steps = null === $days ? $steps : array_values(array_filter($steps, static fn (CareStep $s): bool => !str_starts_with($s->name, self::WEED_PASS) || !$days->contains($s->day)));
+            $steps = null === $days ? $steps : array_values(array_filter($steps,
+                static fn (CareStep $s): bool => !str_starts_with($s->name, self::WEED_PASS) || !$days->contains($s->day)));
         }
 
         return $steps;
@@ -160,7 +162,8 @@ final readonly class CareCalendar
         if (CarePoint::Cut === $rule->from) {
             $cuts = array_keys(HarvestCurve::shares(Pattern::Cuts, $crop->rhythm));
 
-            return self::within($planting, array_map(static fn (int $after): Day => $planting->ready->plus($after + ($rule->after ?? 0)), \array_slice($cuts, 0, -1)));
+            return self::within($planting, array_map(static fn (int $after): Day => $planting->ready->plus($after + ($rule->after ?? 0)),
+                \array_slice($cuts, 0, -1)));
         }
         $on = null !== $rule->on && $this->garden->place->latitude < 0 ? $rule->on->halfAYearLater() : $rule->on;
         if (null !== $on) {

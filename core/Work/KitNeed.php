@@ -7,6 +7,7 @@ namespace JollyFurrow\Work;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;
@@ -40,7 +41,8 @@ final class KitNeed
             foreach ($days as $day => $beds) {
                 $week = $day - ($day - $monday) % 7;
                 $need[$kit][$week] = max($need[$kit][$week] ?? 0.0,
-                    array_sum(array_map(static fn (string|int $bed, array $laid): float => self::covered($laid) / 1000.0 * (Kit::Drip->value === $kit ? $lines[$bed] ?? 1 : 1), array_keys($beds), $beds)));
+                    array_sum(array_map(static fn (string|int $bed,
+                        array $laid): float => self::covered($laid) / Length::METRE * (Kit::Drip->value === $kit ? $lines[$bed] ?? 1 : 1), array_keys($beds), $beds)));
             }
         }
 
@@ -92,7 +94,7 @@ final class KitNeed
     private static function under(Garden $garden, string $bed, string $planting): array
     {
         if ('' !== $bed) {
-            return isset($garden->bedsByName()[$bed]) ? [Stretch::of($bed, 0, $garden->bedsByName()[$bed]->length->millimetres)] : [];
+            return isset($garden->bedsByName()[$bed]) ? [Stretch::of($bed, 0, $garden->bedsByName()[$bed]->length->micrometres)] : [];
         }
 
         return array_merge([], ...array_map(static fn (Planting $p): array => $p->key === $planting ? $p->pieces : [],
@@ -110,7 +112,7 @@ final class KitNeed
     }
 
     /**
-     * Millimetres of one bed under at least one of the stretches.
+     * Micrometres of one bed under at least one of the stretches.
      *
      * @param list<array{int, int}> $stretches
      */

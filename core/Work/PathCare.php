@@ -28,7 +28,7 @@ final readonly class PathCare
         $care = [];
         foreach ($garden->blocks as $i => $block) {
             $beds = array_values(array_filter($garden->beds, static fn (Bed $bed): bool => $bed->block === $block
-                && $bed->path->millimetres > 0));
+                && $bed->path->micrometres > 0));
             $metres = array_sum(array_map(static fn (Bed $bed): float => $bed->length->metres(), $beds));
             $paths = $garden->settings->rules->block($block)->paths;
             foreach ($metres > 0.0 ? self::days($paths, $garden->place->latitude < 0, $from->year() - 1, $until->year(), $i) : [] as $day) {

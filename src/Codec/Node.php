@@ -7,6 +7,7 @@ namespace App\Codec;
 use App\Shared\Faults;
 use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 
@@ -56,6 +57,12 @@ final readonly class Node
         }
 
         return $value;
+    }
+
+    /** A length told in millimetres, as whole micrometres. */
+    public function length(string $field, int $least, int $most): int
+    {
+        return (int) round($this->float($field, $least, $most) * Length::MILLIMETRE);
     }
 
     public function optionalInt(string $field, int $least, int $most): ?int

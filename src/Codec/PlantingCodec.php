@@ -90,10 +90,11 @@ final class PlantingCodec
         );
     }
 
-    /** @return array{bed: string, from_mm: int, to_mm: int, width_share: float} */
+    /** @return array{bed: string, from_mm: int|float, to_mm: int|float, width_share: float} */
     public static function stretch(Stretch $stretch): array
     {
-        return ['bed' => $stretch->bed, 'from_mm' => $stretch->from, 'to_mm' => $stretch->to, 'width_share' => $stretch->widthShare];
+        return ['bed' => $stretch->bed, 'from_mm' => Millimetres::of($stretch->from), 'to_mm' => Millimetres::of($stretch->to),
+            'width_share' => $stretch->widthShare];
     }
 
     /** @return list<Message> */

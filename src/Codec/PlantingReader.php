@@ -103,7 +103,7 @@ final readonly class PlantingReader
                 $node->fault('planting', 'is not among the plantings of this file.');
             }
             $notes[] = new FieldNote($planting, $node->choice('what', Happening::class), $node->day('day'), $node->has('length_mm')
-                ? Length::fromMillimetres($node->int('length_mm', 1, 500_000)) : null,
+                ? Length::fromMicrometres($node->length('length_mm', 1, 500_000)) : null,
                 $node->has('share') ? $node->float('share', 0, 1) : null, $node->has('units') ? $node->float('units', 0, 10_000_000)
                     : null, $node->text('words', 400, '/^/u'), $node->has('sign') ? $node->choice('sign', Sign::class) : null);
         }
@@ -118,7 +118,7 @@ final readonly class PlantingReader
      */
     private function pieces(Node $node, array $beds, PlaceType $place): array
     {
-        $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $beds);
+        $lengths = array_map(static fn (Bed $bed): int => $bed->length->micrometres, $beds);
         $pieces = [];
         foreach ($node->objects('pieces', Limits::PIECES) as $piece) {
             $stretch = StretchReader::stretch($piece, $lengths);

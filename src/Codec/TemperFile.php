@@ -6,6 +6,7 @@ namespace App\Codec;
 
 use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Temper;
+use JollyFurrow\Measure\Length;
 
 /** Temper and quarantine of a bed in a file, and as they are stored. */
 final class TemperFile
@@ -20,7 +21,7 @@ final class TemperFile
             'warmth' => $temper->warmth === $usual->warmth ? null : $temper->warmth,
             'weeds' => $temper->weeds === $usual->weeds ? null : $temper->weeds,
             'shade' => $temper->shade === $usual->shade ? null : $temper->shade,
-            'pan_mm' => $temper->pan,
+            'pan_mm' => null === $temper->pan ? null : Millimetres::of($temper->pan->micrometres),
             'water' => $temper->hasWater ? null : false,
         ], static fn (mixed $value): bool => null !== $value);
     }
@@ -50,7 +51,8 @@ final class TemperFile
         };
 
         return new Temper($one('wetness', Temper::WETNESS, 'fair'), $one('warmth', Temper::WARMTH, 'fair'), $one('weeds', Temper::WEEDS,
-            'few'), $one('shade', Temper::SHADE, 'none'), $node->has('pan_mm') ? $node->int('pan_mm', 20, 2000) : null,
+            'few'), $one('shade', Temper::SHADE, 'none'), $node->has('pan_mm') ? Length::fromMicrometres($node->length('pan_mm', 20,
+                2000)) : null,
             !$node->has('water') || $node->bool('water'));
     }
 

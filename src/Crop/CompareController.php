@@ -33,8 +33,8 @@ final class CompareController extends Page
 {
     private const MOST = 4;
     private const BACK = 366;
-    /** Width of a bed where the garden has none of that place type, millimetres. */
-    private const USUAL_WIDTH = 750;
+    /** Width of a bed where the garden has none of that place type, micrometres. */
+    private const USUAL_WIDTH = 75 * Length::CENTIMETRE;
 
     #[Route('/g/{garden}/compare', name: 'compare', methods: ['GET'])]
     public function compare(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes): Response
@@ -88,11 +88,11 @@ final class CompareController extends Page
         $crop = null === $stand ? $book->get($cropKey) : $book->get($cropKey)->standing($stand,
             YieldByDensity::times($book->get($cropKey), $way->density($book->get($cropKey))));
         $bed = array_values(array_filter($garden->beds, static fn ($b): bool => $b->place === $place))[0] ?? null;
-        $spacing = Spacing::inBed($crop->stand, $bed->width ?? Length::fromMillimetres(self::USUAL_WIDTH), $length);
+        $spacing = Spacing::inBed($crop->stand, $bed->width ?? Length::fromMicrometres(self::USUAL_WIDTH), $length);
         $candidates = new Candidates($garden, $recipes);
         $grown = null === $stand ? null : ($byReady ? self::latest($candidates, $crop, $day, $place, $method)
             : $candidates->sownOn($crop, $day, $place, $method));
-        $planting = $grown?->planting('compared', [Stretch::of('compared', 0, $length->millimetres)]);
+        $planting = $grown?->planting('compared', [Stretch::of('compared', 0, $length->micrometres)]);
 
         return [
             'crop' => $crop,

@@ -8,6 +8,7 @@ use App\Wording\Prose;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Crop\Rhythm;
 use JollyFurrow\Crop\SpacingSchool;
 use JollyFurrow\Crop\Stock;
 use JollyFurrow\Garden\Garden;
@@ -80,6 +81,30 @@ final class CropFacts
         return null === $window ? [''] : [$window->from, 'to', $window->to];
     }
 
+    /** @return list<Fact> what is spared while the crop is young */
+    private static function seasons(Rhythm $rhythm): array
+    {
+        $days = array_map(static fn (int $days): Quantity => Quantity::of($days, Unit::Day), [...$rhythm->seasons, $rhythm->lasts]);
+
+        return [] === $rhythm->seasons ? [] : [new Fact('Harvested in its first seasons', [...self::listed($days), 'from then on'],
+            'season_days')];
+    }
+
+    /**
+     * @param list<Quantity> $quantities
+     *
+     * @return list<Quantity|string>
+     */
+    private static function listed(array $quantities): array
+    {
+        $said = [];
+        foreach ($quantities as $n => $quantity) {
+            $said = [...$said, ...(0 === $n ? [] : [\count($quantities) - 1 === $n ? 'then' : ',']), $quantity];
+        }
+
+        return $said;
+    }
+
     /** @return list<Fact> */
     private function timing(Crop $crop): array
     {
@@ -128,7 +153,7 @@ final class CropFacts
                 new Fact('Picked for', Quantity::of($r->lasts, Unit::Day), 'picking_days'), new Fact('Climbs to full picking in',
                     Quantity::of($r->ramp, Unit::Day), 'ramp_days')],
             Pattern::Perennial => [...$facts, new Fact('Years to the first harvest', (string) $r->yearsToFirst, 'years_to_first'),
-                new Fact('Harvested', self::window($r->harvest), 'harvest_window')],
+                new Fact('Harvested', self::window($r->harvest), 'harvest_window'), ...self::seasons($r)],
             Pattern::Once, Pattern::DigAsNeeded => $facts,
             Pattern::GreenManure => [new Fact('Harvest', $crop->pattern, 'pattern'), new Fact('Dry matter', $p->ofAMetre($p->perMetre),
                 'yield_per_m'), new Fact('Ended when', new Prose($crop->habits->sign), 'sign'), new Fact('Toxic', $crop->habits->toxic,

@@ -6,6 +6,7 @@ namespace App\File;
 
 use App\Books\GardenBooks;
 use App\Codec\ClimateFile;
+use App\Codec\Millimetres;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingReader;
@@ -42,9 +43,11 @@ use JollyFurrow\Time\Weekday;
 final readonly class GardenReader
 {
     public const FORMAT = 'jolly-furrow-garden';
-    public const VERSION = 2;
+    public const VERSION = 3;
     /** The oldest that is still read. */
     private const OLDEST = 1;
+    /** From this version on lengths have decimals of a millimetre where they need them. */
+    private const EXACT_LENGTHS = 3;
 
     public function __construct(private GardenBooks $books, private RecipeBook $recipes)
     {
@@ -63,13 +66,28 @@ final readonly class GardenReader
             throw UnusableFile::notJson($e->getMessage());
         }
         $faults = new Faults();
-        $root = new Node(\is_array($values) ? $values : [], '', $faults);
+        $root = new Node(\is_array($values) ? self::translated($values) : [], '', $faults);
         $garden = $this->garden($root, $faults);
         if (null === $garden || $faults->areThere()) {
             throw UnusableFile::with($faults);
         }
 
         return $garden;
+    }
+
+    /**
+     * What files of earlier versions meant: their lengths were whole millimetres, in feet and inches too.
+     *
+     * @param array<mixed> $values
+     *
+     * @return array<mixed>
+     */
+    private static function translated(array $values): array
+    {
+        $isInch = \is_array($values['settings'] ?? null) && Units::UsCustomary->value === ($values['settings']['units'] ?? null);
+
+        return $isInch && \is_int($values['version'] ?? null) && $values['version'] < self::EXACT_LENGTHS
+            ? Millimetres::inInches($values) : $values;
     }
 
     private function garden(Node $root, Faults $faults): ?Garden
@@ -82,7 +100,7 @@ final readonly class GardenReader
         $root->int('version', self::OLDEST, self::VERSION);
         $blocks = array_values(array_unique($root->texts('blocks', Limits::BLOCKS, Limits::BLOCK_NAME)));
         $beds = $this->beds($root, $blocks);
-        $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $beds);
+        $lengths = array_map(static fn (Bed $bed): int => $bed->length->micrometres, $beds);
         $name = $root->text('name');
         $today = $root->day('today');
         $place = $this->place($root->object('place'));
@@ -193,7 +211,7 @@ final readonly class GardenReader
             $node->float('keeping_share', 0, 1),
             $node->int('wage', 0, 1_000_000),
             array_combine($places, array_map(static fn (string $p): int => $rotation->int($p, 0, 12), $places)),
-            Length::fromMillimetres($node->int('compost_depth_mm', 0, 300)),
+            Length::fromMicrometres($node->length('compost_depth_mm', 0, 300)),
             $node->float('nitrogen_rate_g_m2', 0, 40),
             $node->float('fertiliser_nitrogen_percent', 0.1, 100),
             $node->has('kit_mm') ? self::kit($node->object('kit_mm')) : [],
@@ -208,7 +226,7 @@ final readonly class GardenReader
         $kit = [];
         foreach (Kit::cases() as $one) {
             if ($node->has($one->value)) {
-                $kit[$one->value] = $node->int($one->value, 0, 100_000_000);
+                $kit[$one->value] = $node->length($one->value, 0, 100_000_000);
             }
         }
 
@@ -235,8 +253,9 @@ final readonly class GardenReader
             if (!\in_array($block, $blocks, true)) {
                 $node->fault('block', 'is not among the blocks of this file.');
             }
-            $beds[$name] = new Bed($name, $block, $position, Length::fromMillimetres($node->int('length_mm', 500, 500_000)),
-                Length::fromMillimetres($node->int('width_mm', 100, 10_000)), Length::fromMillimetres($node->int('path_mm', 0, 10_000)),
+            $beds[$name] = new Bed($name, $block, $position, Length::fromMicrometres($node->length('length_mm', 500, 500_000)),
+                Length::fromMicrometres($node->length('width_mm', 100, 10_000)), Length::fromMicrometres($node->length('path_mm', 0,
+                    10_000)),
                 $node->choice('place', PlaceType::class), $node->has('temper') ? TemperFile::readTemper($node->object('temper'))
                 : new Temper(), $node->has('quarantine') ? TemperFile::readQuarantine($node->objects('quarantine', 50)) : []);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\File;
 
 use App\Codec\ClimateFile;
+use App\Codec\Millimetres;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
 use App\Codec\RecipeReader;
@@ -49,7 +50,8 @@ final class GardenWriter
             'settings' => $this->settings($garden->settings),
             'blocks' => $garden->blocks,
             'beds' => array_map(static fn (Bed $b): array => ['name' => $b->name, 'block' => $b->block,
-                'length_mm' => $b->length->millimetres, 'width_mm' => $b->width->millimetres, 'path_mm' => $b->path->millimetres,
+                'length_mm' => Millimetres::of($b->length->micrometres), 'width_mm' => Millimetres::of($b->width->micrometres),
+                'path_mm' => Millimetres::of($b->path->micrometres),
                 'place' => $b->place->value, ...($b->temper->isUsual() ? [] : ['temper' => TemperFile::temper($b->temper)]),
                 ...([] === $b->quarantine ? [] : ['quarantine' => TemperFile::quarantine($b->quarantine)])], $garden->beds),
             'history' => array_map(static fn (PastCrop $p): array => [...PlantingCodec::stretch($p->stretch), 'crop' => $p->crop,
@@ -86,10 +88,10 @@ final class GardenWriter
             'keeping_share' => $s->keepingShare,
             'wage' => $s->wage,
             'rotation_years' => $s->rotation,
-            'compost_depth_mm' => $s->compostDepth->millimetres,
+            'compost_depth_mm' => Millimetres::of($s->compostDepth->micrometres),
             'nitrogen_rate_g_m2' => $s->nitrogenRate,
             'fertiliser_nitrogen_percent' => $s->fertiliserNitrogen,
-            ...([] === $s->kit ? [] : ['kit_mm' => $s->kit]),
+            ...([] === $s->kit ? [] : ['kit_mm' => array_map(Millimetres::of(...), $s->kit)]),
             ...([] === PlanRulesFile::values($s->rules) ? [] : ['plan_rules' => PlanRulesFile::values($s->rules)]),
         ];
     }
@@ -101,7 +103,7 @@ final class GardenWriter
             'planting' => $note->planting,
             'what' => $note->what->value,
             'day' => $note->day->iso(),
-            'length_mm' => $note->length?->millimetres,
+            'length_mm' => null === $note->length ? null : Millimetres::of($note->length->micrometres),
             'share' => $note->share,
             'units' => $note->units,
             'words' => $note->words,

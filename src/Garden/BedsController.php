@@ -100,9 +100,9 @@ final class BedsController extends Page
         if ($garden->today->isBefore($typed->cleared)) {
             Forms::fault($form, 'cleared', 'This day is still to come. Write the day the bed was cleared.');
         }
-        $from = $typed->from->millimetres ?? 0;
-        $to = $typed->to->millimetres ?? $bed->length->millimetres;
-        if ($to > $bed->length->millimetres) {
+        $from = $typed->from->micrometres ?? 0;
+        $to = $typed->to->micrometres ?? $bed->length->micrometres;
+        if ($to > $bed->length->micrometres) {
             Forms::fault($form, 'to', \sprintf('Bed %s is %s long.', $bed->name, $this->sayer->long($bed->length)));
         }
         if ($to <= $from) {

@@ -76,7 +76,7 @@ final class SettingsData
         $data->compostDepth = $s->compostDepth;
         $data->nitrogenRate = Quantity::of($s->nitrogenRate, Unit::GramPerSquareMetre);
         $data->fertiliserNitrogen = Share::of($s->fertiliserNitrogen / 100);
-        $data->kit = array_map(Length::fromMillimetres(...), $s->kit);
+        $data->kit = array_map(Length::fromMicrometres(...), $s->kit);
         foreach (PlaceType::cases() as $place) {
             $data->rent[$place->value] = Quantity::of($s->rentAt($place), Unit::CentPerMetre);
             $data->rotation[$place->value] = $s->rotation[$place->value] ?? 0;
@@ -107,7 +107,7 @@ final class SettingsData
             $this->compostDepth,
             $this->nitrogenRate->value,
             100 * $this->fertiliserNitrogen->value,
-            array_map(static fn (Length $length): int => $length->millimetres, array_filter($this->kit)),
+            array_map(static fn (Length $length): int => $length->micrometres, array_filter($this->kit)),
             $before->rules,
             $this->dateForm,
         );

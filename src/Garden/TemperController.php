@@ -17,7 +17,6 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Temper;
-use JollyFurrow\Measure\Length;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -43,7 +42,7 @@ final class TemperController extends Page
         $garden = $this->snapshot->of($visit->gardenId);
         $found = $this->bed($garden, $bed);
         $entry = new Entry($request->request->all());
-        $pan = '' === $entry->raw('pan') ? null : $entry->length('pan', $garden->settings->units->shortUnit(), 0.02, 2)->millimetres;
+        $pan = '' === $entry->raw('pan') ? null : $entry->length('pan', $garden->settings->units->shortUnit(), 0.02, 2);
         $temper = new Temper(self::one($entry, 'wetness', Temper::WETNESS), self::one($entry, 'warmth', Temper::WARMTH),
             self::one($entry, 'weeds', Temper::WEEDS), self::one($entry, 'shade', Temper::SHADE), $pan, '1' === $entry->raw('water'));
         $quarantine = $this->quarantine($entry, $found, $garden);
@@ -105,7 +104,7 @@ final class TemperController extends Page
             'bed' => $bed,
             'entry' => $entry,
             'families' => array_combine($this->families(), $this->families()),
-            'pan' => null === $bed->temper->pan ? '' : $garden->settings->units->short(Length::fromMillimetres($bed->temper->pan)),
+            'pan' => null === $bed->temper->pan ? '' : $garden->settings->units->short($bed->temper->pan),
         ], 'temper', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

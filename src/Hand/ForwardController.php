@@ -77,7 +77,7 @@ final class ForwardController extends Page
         $until = $entry->day('until');
         $every = $entry->int('every', 1, 120);
         $size = $entry->raw('size');
-        $length = isset(self::SHARES[$size]) ? 0 : $entry->length('length', $garden->settings->units->longUnit(), 0.5, 500)->millimetres;
+        $length = isset(self::SHARES[$size]) ? 0 : $entry->length('length', $garden->settings->units->longUnit(), 0.5, 500)->micrometres;
         $beds = self::beds($garden, $entry->raw('where'));
         if ([] === $beds) {
             $entry->fault('where', 'There is no such block or bed. Choose one of the list.');

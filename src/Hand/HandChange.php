@@ -63,7 +63,7 @@ final readonly class HandChange
         $movable = self::movableDay($planting);
         $when = null === $movable ? null : $entry->day('when');
         $until = '' === $entry->raw('until') ? null : $entry->day('until');
-        $from = '' === $entry->raw('from') ? null : $entry->length('from', $garden->settings->units->longUnit(), 0, 500)->millimetres;
+        $from = '' === $entry->raw('from') ? null : $entry->length('from', $garden->settings->units->longUnit(), 0, 500)->micrometres;
         if (!$entry->isGood()) {
             return null;
         }
@@ -93,7 +93,7 @@ final readonly class HandChange
             return null;
         }
 
-        return $this->changed($planting, $this->byHand->asLongAs($planting, $length->millimetres),
+        return $this->changed($planting, $this->byHand->asLongAs($planting, $length->micrometres),
             'made '.$this->sayer->long($length).' long');
     }
 
@@ -101,7 +101,7 @@ final readonly class HandChange
     {
         $length = $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
 
-        return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->millimetres),
+        return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->micrometres),
             \sprintf('%s split, the first %s', $this->called($planting), $this->sayer->long($length))) : null;
     }
 

@@ -17,6 +17,7 @@ use App\Store\Snapshot;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\LateBed;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
@@ -141,7 +142,7 @@ final class BedsAheadController extends Page
     {
         $rows = [];
         foreach ($need as $kit => $weeks) {
-            $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / 1000 : null;
+            $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / Length::METRE : null;
             $rows[] = ['kit' => Kit::from($kit), 'have' => $have, 'weeks' => $weeks, 'most' => max([0.0, ...array_values($weeks)]),
                 'short' => null === $have ? [] : array_keys(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01))];
         }

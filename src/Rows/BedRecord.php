@@ -18,7 +18,7 @@ class BedRecord extends GardenRow
     private string $name;
     #[ORM\Column]
     private int $position;
-    /** Millimetres. */
+    /** Micrometres. */
     #[ORM\Column]
     private int $length;
     #[ORM\Column]
@@ -43,9 +43,9 @@ class BedRecord extends GardenRow
         parent::__construct($gardenId);
         $this->name = $bed->name;
         $this->position = $bed->position;
-        $this->length = $bed->length->millimetres;
-        $this->width = $bed->width->millimetres;
-        $this->path = $bed->path->millimetres;
+        $this->length = $bed->length->micrometres;
+        $this->width = $bed->width->micrometres;
+        $this->path = $bed->path->micrometres;
         $this->place = $bed->place->value;
         $this->know($bed->temper, $bed->quarantine);
     }

@@ -17,7 +17,7 @@ class FieldNoteRecord extends GardenRow
     #[ORM\Column(type: 'day')]
     private Day $day;
     #[ORM\Column(nullable: true)]
-    private ?int $lengthMm;
+    private ?int $lengthUm;
     #[ORM\Column(nullable: true)]
     private ?float $share;
     #[ORM\Column(nullable: true)]
@@ -36,7 +36,7 @@ class FieldNoteRecord extends GardenRow
         parent::__construct($gardenId);
         $this->what = $note->what->value;
         $this->day = $note->day;
-        $this->lengthMm = $note->length?->millimetres;
+        $this->lengthUm = $note->length?->micrometres;
         $this->share = $note->share;
         $this->units = $note->units;
         $this->words = $note->words;

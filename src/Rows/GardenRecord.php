@@ -104,7 +104,7 @@ class GardenRecord extends GardenRow
         $this->keepingShare = $settings->keepingShare;
         $this->wage = $settings->wage;
         $this->rotation = $settings->rotation;
-        $this->compostDepth = $settings->compostDepth->millimetres;
+        $this->compostDepth = $settings->compostDepth->micrometres;
         $this->nitrogenRate = $settings->nitrogenRate;
         $this->fertiliserNitrogen = $settings->fertiliserNitrogen;
         $this->kit = $settings->kit;

@@ -14,9 +14,9 @@ use JollyFurrow\Time\Day;
 class PastCropRecord extends GardenRow
 {
     #[ORM\Column]
-    private int $fromMm;
+    private int $fromUm;
     #[ORM\Column]
-    private int $toMm;
+    private int $toUm;
     #[ORM\Column]
     private float $widthShare;
     #[ORM\Column(length: 60)]
@@ -31,8 +31,8 @@ class PastCropRecord extends GardenRow
         PastCrop $past,
     ) {
         parent::__construct($gardenId);
-        $this->fromMm = $past->stretch->from;
-        $this->toMm = $past->stretch->to;
+        $this->fromUm = $past->stretch->from;
+        $this->toUm = $past->stretch->to;
         $this->widthShare = $past->stretch->widthShare;
         $this->crop = $past->crop;
         $this->cleared = $past->cleared;

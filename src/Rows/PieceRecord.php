@@ -13,9 +13,9 @@ use JollyFurrow\Land\Stretch;
 class PieceRecord extends GardenRow
 {
     #[ORM\Column]
-    private int $fromMm;
+    private int $fromUm;
     #[ORM\Column]
-    private int $toMm;
+    private int $toUm;
     #[ORM\Column]
     private float $widthShare;
 
@@ -30,8 +30,8 @@ class PieceRecord extends GardenRow
         Stretch $stretch,
     ) {
         parent::__construct($gardenId);
-        $this->fromMm = $stretch->from;
-        $this->toMm = $stretch->to;
+        $this->fromUm = $stretch->from;
+        $this->toUm = $stretch->to;
         $this->widthShare = $stretch->widthShare;
     }
 }

@@ -127,7 +127,7 @@ final readonly class Snapshot
 
         return new Settings(Units::from($row->text('units')), $row->text('currency'), [] === $days ? [Weekday::Monday] : $days,
             $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation,
-            Length::fromMillimetres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'),
+            Length::fromMicrometres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'),
             array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules',
                 new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')));
     }
@@ -136,8 +136,8 @@ final readonly class Snapshot
     private function beds(string $gardenId): array
     {
         return array_map(static fn (Row $r, int $i): Bed => new Bed($r->text('name'), $r->text('block'), $i,
-            Length::fromMillimetres($r->int('length')), Length::fromMillimetres($r->int('width')),
-            Length::fromMillimetres($r->int('path')), PlaceType::from($r->text('place')),
+            Length::fromMicrometres($r->int('length')), Length::fromMicrometres($r->int('width')),
+            Length::fromMicrometres($r->int('path')), PlaceType::from($r->text('place')),
             TemperFile::readTemper(new Node($r->json('temper'), 'temper', new Faults())),
             TemperFile::readQuarantine(array_map(static fn (mixed $q): Node => new Node(\is_array($q) ? $q : [], 'quarantine',
                 new Faults()), array_values($r->json('quarantine'))))),
@@ -206,7 +206,7 @@ final readonly class Snapshot
     private function notes(string $gardenId): array
     {
         return array_map(static fn (Row $r): FieldNote => new FieldNote($r->text('planting'), Happening::from($r->text('what')),
-            $r->day('day'), null === $r->optionalInt('length_mm') ? null : Length::fromMillimetres($r->int('length_mm')),
+            $r->day('day'), null === $r->optionalInt('length_um') ? null : Length::fromMicrometres($r->int('length_um')),
             $r->optionalFloat('share'), $r->optionalFloat('units'), $r->text('words'), Sign::tryFrom($r->text('sign'))),
             $this->rows('SELECT n.*, p.key_name AS planting FROM field_note n JOIN planting p ON p.garden_id = n.garden_id AND p.id = n.planting_id WHERE n.garden_id = ? ORDER BY n.id', $gardenId));
     }
@@ -226,7 +226,7 @@ final readonly class Snapshot
 
     private static function stretch(Row $row): Stretch
     {
-        return Stretch::of($row->text('bed'), $row->int('from_mm'), $row->int('to_mm'), $row->float('width_share'));
+        return Stretch::of($row->text('bed'), $row->int('from_um'), $row->int('to_um'), $row->float('width_share'));
     }
 
     /** @return list<Row> */

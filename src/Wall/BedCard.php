@@ -36,8 +36,8 @@ final class BedCard
                 'family' => Family::css($book->grown($planting->item, $planting->variety)->family),
                 'next' => NextStep::of($planting, $recipes->get($planting->recipe), $garden),
                 'possible' => FieldWork::possible($planting),
-                'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->millimetres,
-                    1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->millimetres, 1), 'from' => $s->from,
+                'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->micrometres,
+                    1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->micrometres, 1), 'from' => $s->from,
                     'to' => $s->to, 'length' => $s->length()], $here),
             ];
         }
@@ -50,6 +50,6 @@ final class BedCard
     private static function scale(Garden $garden, Bed $bed): array
     {
         return array_map(static fn (int $quarter): array => ['x' => self::WIDTH * $quarter / 4,
-            'along' => Length::fromMillimetres(intdiv($bed->length->millimetres * $quarter, 4))], range(0, 4));
+            'along' => Length::fromMicrometres(intdiv($bed->length->micrometres * $quarter, 4))], range(0, 4));
     }
 }

@@ -36,7 +36,7 @@ final readonly class WallDrawing
     {
         $byBed = [];
         $leads = new Leads($garden);
-        $lengths = array_map(static fn (Bed $bed): int => $bed->length->millimetres, $garden->bedsByName());
+        $lengths = array_map(static fn (Bed $bed): int => $bed->length->micrometres, $garden->bedsByName());
         foreach ($garden->plantings as $planting) {
             if (!$scale->shows(min($planting->sow->number, $planting->bedStart->number), $planting->clear->number)) {
                 continue;

@@ -129,11 +129,11 @@ final readonly class WordsExtension
         return $this->measureText(Quantity::short($length));
     }
 
-    /** A place along a bed, in millimetres from its head. */
+    /** A place along a bed, in micrometres from its head. */
     #[AsTwigFilter('along', isSafe: ['html'])]
-    public function along(int $millimetres): string
+    public function along(int $micrometres): string
     {
-        return $this->long(Length::fromMillimetres($millimetres));
+        return $this->long(Length::fromMicrometres($micrometres));
     }
 
     /** Metres of bed, whole. */
@@ -215,9 +215,9 @@ final readonly class WordsExtension
     }
 
     #[AsTwigFilter('along_text')]
-    public function alongText(int $millimetres): string
+    public function alongText(int $micrometres): string
     {
-        return $this->longText(Length::fromMillimetres($millimetres));
+        return $this->longText(Length::fromMicrometres($micrometres));
     }
 
     /** "3 Mar" */

@@ -113,6 +113,7 @@ final class CareController extends Page
         }
 
         return array_map(static fn (array $day): array => ['hours' => array_sum(array_column($day, 'hours')),
-            'cautions' => array_values(array_unique(array_filter(array_column($day, 'caution'), static fn (string $words): bool => '' !== $words))), 'jobs' => array_values($day)], $days);
+            'cautions' => array_values(array_unique(array_filter(array_column($day, 'caution'),
+                static fn (string $words): bool => '' !== $words))), 'jobs' => array_values($day)], $days);
     }
 }

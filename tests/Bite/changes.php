@@ -65,7 +65,7 @@ return [
         'Stretch|Beds'],
     ['a family too soon', 'core/Beds/FamilyGap.php', '$days < $wanted', '$days <= $wanted', 'Beds|FamilyGap'],
     ['wet days ask before the step', 'core/Preparation/RainQuestion.php', 'WET_MM = 4.0', 'WET_MM = 6.0', 'BedsAhead|Rain|BedsPages'],
-    ['the edge of a bed', 'core/Crop/Spacing.php', 'EDGE_MM = 75', 'EDGE_MM = 80', 'Spacing'],
+    ['the edge of a bed', 'core/Crop/Spacing.php', 'EDGE = 75', 'EDGE = 80', 'Spacing'],
     ['what is left of the picking', 'core/Hand/MakeWay.php', 'LEAST_PICKING = 4', 'LEAST_PICKING = 3', 'MakeWay'],
     ['too many sign-ins', 'src/SignIn/SignInThrottle.php', 'FOR_ONE_ACCOUNT = 5', 'FOR_ONE_ACCOUNT = 6', 'Members'],
     ['at most so many beds in one go', 'src/Garden/BedSeriesType.php', "'most' => 200", "'most' => 201", 'Forms'],

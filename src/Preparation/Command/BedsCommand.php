@@ -6,9 +6,11 @@ namespace App\Preparation\Command;
 
 use App\Books\CareFile;
 use App\Books\GardenBooks;
+use App\Codec\Millimetres;
 use App\File\GardenFileArgument;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\LateBed;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;
@@ -80,12 +82,12 @@ final class BedsCommand extends Command
     {
         $recipe = $recipes->get($planting->recipe);
         $beds = $garden->bedsByName();
-        $litres = array_sum(array_map(static fn ($piece): float => ($piece->to - $piece->from) / 1000 * $beds[$piece->bed]->width->metres() * $garden->settings->compostDepth->metres() * 1000 * $piece->widthShare, $planting->pieces));
+        $litres = array_sum(array_map(static fn ($piece): float => $piece->length()->metres() * $beds[$piece->bed]->width->metres() * $garden->settings->compostDepth->metres() * 1000 * $piece->widthShare, $planting->pieces));
 
         return [
             'planting' => $planting->key,
             'beds' => array_map(static fn ($piece): string => $piece->bed, $planting->pieces),
-            'length_mm' => $planting->length()->millimetres,
+            'length_mm' => Millimetres::of($planting->length()->micrometres),
             'recipe' => $recipe->key,
             'bed_start' => $planting->bedStart->iso(),
             'ground' => $planting->ground->iso(),
@@ -101,7 +103,7 @@ final class BedsCommand extends Command
     {
         $rows = [];
         foreach (KitNeed::byWeek($garden, $recipes, $care) as $kit => $weeks) {
-            $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / 1000 : null;
+            $have = isset($garden->settings->kit[$kit]) ? $garden->settings->kit[$kit] / Length::METRE : null;
             $rows[] = ['kit' => $kit, 'have_metres' => $have, 'short' => null === $have ? 0
                 : \count(array_filter($weeks, static fn (float $m): bool => $m > $have + 0.01)),
                 'weeks' => array_combine(array_map(static fn (int $monday): string => Day::of($monday)->iso(), array_keys($weeks)),

@@ -51,7 +51,7 @@ final class CropPagesTest extends AppCase
         self::assertResponseStatusCodeSame(303);
         $settings = $this->snapshot()->settings;
 
-        self::assertSame(['USD', 25, 4], [$settings->currency, $settings->compostDepth->millimetres, $settings->rotation['field']]);
+        self::assertSame(['USD', 25_400, 4], [$settings->currency, $settings->compostDepth->micrometres, $settings->rotation['field']]);
         $page = $this->browser->request('GET', $this->path('/wall'));
         self::assertStringContainsString('82 ft', $page->filter('.wall-bed')->first()->text());
         $this->browser->click($page->filter('a.planting')->link());

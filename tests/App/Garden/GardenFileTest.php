@@ -11,6 +11,7 @@ use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Climate\WeatherGenerator;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
@@ -83,6 +84,25 @@ final class GardenFileTest extends AppCase
         }
     }
 
+    /** A file of an earlier version in feet and inches had its lengths rounded to millimetres; they are exact again, and stay so. */
+    public function testLengthsInInchesGoThroughUnrounded(): void
+    {
+        $values = SmallGarden::values();
+        \assert(\is_array($values['settings']) && \is_array($values['beds']) && \is_array($values['beds'][0]));
+        $values['settings']['units'] = 'us';
+        $values['beds'][0] = [...$values['beds'][0], 'length_mm' => 25_298, 'width_mm' => 1_219, 'path_mm' => 457];
+        $json = static fn (int $version): string => json_encode([...$values, 'version' => $version], \JSON_THROW_ON_ERROR);
+        $lengths = static fn (Bed $bed): array => [$bed->length->micrometres, $bed->width->micrometres, $bed->path->micrometres];
+        $reader = $this->service(GardenReader::class);
+        self::assertSame([25_298_000, 1_219_000, 457_000], $lengths($reader->read($json(3))->beds[0]));
+        $garden = $reader->read($json(2));
+        self::assertSame([83 * 304_800, 1_219_200, 457_200], $lengths($garden->beds[0]));
+
+        $written = $this->service(GardenWriter::class)->write($garden);
+        self::assertStringContainsString('"width_mm": 1219.2,', $written);
+        self::assertEquals($garden->beds, $reader->read($written)->beds);
+    }
+
     public function testTheSchemaDescribesTheDemoAndRefusesWhatTheReaderRefuses(): void
     {
         $validator = new Validator();
@@ -99,7 +119,7 @@ final class GardenFileTest extends AppCase
     public static function faults(): iterable
     {
         yield 'another format' => ['format', 'something', 'format', 'jolly-furrow-garden'];
-        yield 'a later version' => ['version', 7, 'version', 'whole number from 1 to 2'];
+        yield 'a later version' => ['version', 7, 'version', 'whole number from 1 to 3'];
         yield 'no name' => ['name', '', 'name', 'must be a text'];
         yield 'a day there is not' => ['today', '2026-02-30', 'today', 'must be a date such as 2026-05-20'];
         yield 'text for a number' => ['place.latitude', 'north', 'place.latitude', 'number from -66 to 66'];
@@ -111,7 +131,7 @@ final class GardenFileTest extends AppCase
         yield 'rent of nothing' => ['settings.rent.field', 0, 'settings.rent.field', 'number from 0.01'];
         yield 'a bed in no block' => ['beds.0.block', 'Z', 'beds[0].block', 'not among the blocks'];
         yield 'two beds of one name' => ['beds.1.name', 'A1', 'beds[1].name', 'stands twice'];
-        yield 'a bed of no length' => ['beds.0.length_mm', -5, 'beds[0].length_mm', 'whole number from 500'];
+        yield 'a bed of no length' => ['beds.0.length_mm', -5, 'beds[0].length_mm', 'number from 500'];
         yield 'no such place type' => ['beds.0.place', 'cellar', 'beds[0].place', 'one of field, tunnel, heated'];
         yield 'history of no bed' => ['history.0.bed', 'Q9', 'history[0].bed', 'not among the beds'];
         yield 'history beyond the bed' => ['history.0.to_mm', 26000, 'history[0].to_mm', 'within the bed'];

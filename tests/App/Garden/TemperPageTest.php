@@ -11,6 +11,7 @@ use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Temper;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\Day;
 
 final class TemperPageTest extends AppCase
@@ -23,7 +24,7 @@ final class TemperPageTest extends AppCase
             'family' => 'Daisy', 'until' => '2030-01-01', 'why' => 'white mould']);
         self::assertResponseStatusCodeSame(303);
         $bed = $this->snapshot()->bedsByName()['A1'];
-        self::assertEquals(new Temper('wet', 'late', 'few', 'none', 220, true), $bed->temper);
+        self::assertEquals(new Temper('wet', 'late', 'few', 'none', Length::fromCentimetres(22), true), $bed->temper);
         self::assertEquals([new Quarantine('Daisy', Day::parse('2030-01-01'), 'white mould')], $bed->quarantine);
         $this->browser->followRedirect();
         self::assertStringContainsString('lies wet', $this->text());

@@ -42,8 +42,8 @@ final class ByHandPagesTest extends AppCase
         }
         $radishes = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'radish' === $p->item));
 
-        self::assertSame([['2026-04-07', 4_000, false], ['2026-04-07', 6_000, true], ['2026-05-05', 4_000, true]],
-            array_map(static fn (Planting $p): array => [$p->sow->iso(), $p->length()->millimetres, $p->locked], $radishes));
+        self::assertSame([['2026-04-07', 4_000_000, false], ['2026-04-07', 6_000_000, true], ['2026-05-05', 4_000_000, true]],
+            array_map(static fn (Planting $p): array => [$p->sow->iso(), $p->length()->micrometres, $p->locked], $radishes));
         $this->change('delete', []);
         self::assertCount(2, array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'radish' === $p->item));
     }
@@ -76,7 +76,7 @@ final class ByHandPagesTest extends AppCase
         self::assertSelectorExists('input[name=length][value="12 m"]');
         self::assertSame($now, $this->everything());
         $this->change('length', ['length' => '12 m']);
-        self::assertSame(12_000, $this->planting('radish')->length()->millimetres);
+        self::assertSame(12_000_000, $this->planting('radish')->length()->micrometres);
     }
 
     public function testAHandNotesWorkInPartAndTakesBackItsOwnOnly(): void
@@ -105,7 +105,8 @@ final class ByHandPagesTest extends AppCase
         $this->note(['what' => 'finished', 'day' => '2026-03-01', 'length' => '18 m', 'words' => 'sold out early']);
         $leeks = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'leek' === $p->item));
 
-        self::assertSame([[18_000, Standing::Cleared], [7_000, Standing::Growing]], array_map(static fn (Planting $p): array => [$p->length()->millimetres, $p->standing], $leeks));
+        self::assertSame([[18_000_000, Standing::Cleared], [7_000_000, Standing::Growing]],
+            array_map(static fn (Planting $p): array => [$p->length()->micrometres, $p->standing], $leeks));
     }
 
     public function testAWrongNoteIsAskedAboutAtItsField(): void

@@ -163,7 +163,7 @@ final class DrawUpTest extends AppCase
         $this->post($this->path('/plan/one-more'), ['item' => 'radish', 'sow' => '2026-04-07', 'place' => 'field', 'method' => 'sown']);
         $radish = $this->snapshot()->plantings->all()[1];
 
-        self::assertSame(['radish@2026-04-07#1', true, 6250], [$radish->key, $radish->locked, $radish->length()->millimetres]);
+        self::assertSame(['radish@2026-04-07#1', true, 6_250_000], [$radish->key, $radish->locked, $radish->length()->micrometres]);
         $this->drawUp();
         self::assertContains('radish@2026-04-07#1', array_map(static fn (Planting $p): string => $p->key,
             $this->snapshot()->plantings->all()));

@@ -37,7 +37,7 @@ final class DrawingTest extends AppCase
 
     public function testAPieceIsDrawnAtItsPlaceAndThicknessInTheBed(): void
     {
-        $strips = $this->strips([[0, 12_500], [12_500, 18_750], [18_750, 25_000]]);
+        $strips = $this->strips([[0, 12_500_000], [12_500_000, 18_750_000], [18_750_000, 25_000_000]]);
         $tops = array_map(static fn (Strip $s): float => $s->frame['y'], $strips);
         $heights = array_map(static fn (Strip $s): float => $s->frame['h'], $strips);
 
@@ -49,7 +49,7 @@ final class DrawingTest extends AppCase
 
     public function testLabelsThatWouldCoverOneAnotherGiveWay(): void
     {
-        $quarters = $this->strips([[0, 6_250], [6_250, 12_500], [12_500, 18_750], [18_750, 25_000]]);
+        $quarters = $this->strips([[0, 6_250_000], [6_250_000, 12_500_000], [12_500_000, 18_750_000], [18_750_000, 25_000_000]]);
 
         self::assertTrue($quarters[0]->labelMeets($quarters[1]));
         self::assertFalse($quarters[0]->labelMeets($quarters[2]));
@@ -112,7 +112,7 @@ final class DrawingTest extends AppCase
         $planting = $this->snapshot()->plantings->all()[0]->but(dates: new Dates(Day::parse('2026-07-20'), Day::parse('2026-08-01'),
             Day::parse('2026-07-28'), Day::parse('2026-11-10'), Day::parse('2026-12-01')));
         $ridge = function (?Ripening $ripening) use ($planting): array {
-            $strip = Strip::of($planting, $planting->pieces[0], 25_000, $this->service(CropBook::class)->get('leek'), 'mulch', 'x',
+            $strip = Strip::of($planting, $planting->pieces[0], 25_000_000, $this->service(CropBook::class)->get('leek'), 'mulch', 'x',
                 Scale::from(Day::parse('2026-03-01'), 52), [], false, $ripening);
             preg_match_all('/[ML]([\d.]+) ([\d.]+)/', $strip->ridge, $points);
 
@@ -150,7 +150,7 @@ final class DrawingTest extends AppCase
         $crop = $this->service(CropBook::class)->get('leek');
         $scale = Scale::from(Day::parse('2025-03-01'), 104);
 
-        return array_map(static fn (array $p): Strip => Strip::of($planting, \JollyFurrow\Land\Stretch::of('A3', $p[0], $p[1]), 25_000,
+        return array_map(static fn (array $p): Strip => Strip::of($planting, \JollyFurrow\Land\Stretch::of('A3', $p[0], $p[1]), 25_000_000,
             $crop, 'mulch', 'x', $scale, [], false), $pieces);
     }
 }

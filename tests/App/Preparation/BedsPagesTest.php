@@ -48,7 +48,7 @@ final class BedsPagesTest extends AppCase
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
         $planted = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
-        self::assertSame([1, true, 25_000], [\count($planted), $planted[0]->locked, $planted[0]->length()->millimetres]);
+        self::assertSame([1, true, 25_000_000], [\count($planted), $planted[0]->locked, $planted[0]->length()->micrometres]);
         $this->browser->submit($form);
         $this->browser->followRedirect();
         self::assertStringContainsString('no longer free', $this->text());
@@ -80,7 +80,7 @@ final class BedsPagesTest extends AppCase
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
         [$planted] = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
-        self::assertSame([true, 25_000, $planted->clear->iso()], [$planted->locked, $planted->length()->millimetres,
+        self::assertSame([true, 25_000_000, $planted->clear->iso()], [$planted->locked, $planted->length()->micrometres,
             $planted->ready->iso()]);
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planted->key];
 
@@ -100,7 +100,7 @@ final class BedsPagesTest extends AppCase
         self::assertStringContainsString('Say how much there is', $this->text());
         $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form();
         $this->browser->submit($form, ['kit_row-cover' => '20 m']);
-        self::assertSame(['row-cover' => 20_000], $this->snapshot()->settings->kit);
+        self::assertSame(['row-cover' => 20_000_000], $this->snapshot()->settings->kit);
         $this->browser->request('GET', $this->path('/ahead'));
         self::assertStringContainsString('✕', $this->text());
     }

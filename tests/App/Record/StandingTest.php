@@ -57,7 +57,7 @@ final class StandingTest extends AppCase
             ['N2', 'radish', '11 Feb']]]);
         $beds = $this->snapshot()->bedsByName();
 
-        self::assertSame([30_000, 'N'], [$beds['N1']->length->millimetres, $beds['N1']->block]);
+        self::assertSame([30_000_000, 'N'], [$beds['N1']->length->micrometres, $beds['N1']->block]);
         self::assertArrayHasKey('N2', $beds);
         $this->post($this->path('/log/2/take-back'), []);
         self::assertArrayNotHasKey('N1', $this->snapshot()->bedsByName());

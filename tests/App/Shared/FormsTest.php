@@ -132,7 +132,7 @@ final class FormsTest extends AppCase
 
         self::assertResponseStatusCodeSame(303);
         $bed = $this->snapshot()->bedsByName()['N12'];
-        self::assertSame([24994, 762, 457], [$bed->length->millimetres, $bed->width->millimetres, $bed->path->millimetres]);
+        self::assertSame([24_993_600, 762_000, 457_200], [$bed->length->micrometres, $bed->width->micrometres, $bed->path->micrometres]);
         self::assertCount(16, $this->snapshot()->beds);
     }
 
@@ -163,6 +163,6 @@ final class FormsTest extends AppCase
 
         self::assertSame('inn', $garden->outlets[2]->key);
         self::assertSame([320, 0.5], [$garden->products[3]->price->cents, $garden->products[3]->parts[1]->units]);
-        self::assertSame([5000, 25000], [$garden->history[1]->stretch->from, $garden->history[1]->stretch->to]);
+        self::assertSame([5_000_000, 25_000_000], [$garden->history[1]->stretch->from, $garden->history[1]->stretch->to]);
     }
 }

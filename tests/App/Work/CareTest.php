@@ -223,7 +223,7 @@ final class CareTest extends AppCase
 
         return new Planting($key.'@'.$sow.'#9', $key, $method, $place, $way->recipe, Day::of($way->sow), Day::of($way->ground),
             Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField), $way->perMetre,
-            [Stretch::of(PlaceType::Field === $place ? 'A1' : 'T1-1', 0, 10_000)], Standing::Planned, false);
+            [Stretch::of(PlaceType::Field === $place ? 'A1' : 'T1-1', 0, 10_000_000)], Standing::Planned, false);
     }
 
     /** @return list<CareStep> */

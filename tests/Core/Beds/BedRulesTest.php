@@ -64,7 +64,7 @@ final class BedRulesTest extends TestCase
         foreach (['B1', 'B2', 'B3'] as $bed) {
             $full->take(self::stands('chard', $bed));
         }
-        $offer = $full->offer(self::candidate('lettuce-head'), 12_500, self::day('2026-07-09'));
+        $offer = $full->offer(self::candidate('lettuce-head'), 12_500_000, self::day('2026-07-09'));
         self::assertSame(['A1', ['block', 'sliver']], [$offer->pieces[0]->bed, array_keys($offer->bent)]);
         self::assertSame('outside-its-block family=Daisy bed=A1', Said::of($offer->remarks()[0]));
     }
@@ -77,7 +77,7 @@ final class BedRulesTest extends TestCase
         foreach (['B1', 'B2', 'B3'] as $bed) {
             $choice->take(self::stands('chard', $bed));
         }
-        $offer = $choice->offer(self::candidate('kale'), 12_500, self::day('2026-07-09'));
+        $offer = $choice->offer(self::candidate('kale'), 12_500_000, self::day('2026-07-09'));
 
         self::assertSame(['A1', 'tarp-shallow-till'], [$offer->pieces[0]->bed, $offer->recipe]);
         self::assertLessThan(self::candidate('kale')->bedStart - 20, $offer->start);
@@ -128,17 +128,39 @@ final class BedRulesTest extends TestCase
     public function testCornStandsInBlocks(): void
     {
         $garden = self::garden(new PlanRules());
-        $offer = self::choice($garden)->offer(self::candidate('corn'), 25_000, self::day('2026-07-09'));
+        $offer = self::choice($garden)->offer(self::candidate('corn'), 25_000_000, self::day('2026-07-09'));
 
-        self::assertSame(['A1 12500', 'A2 12500'], array_map(static fn (Stretch $s): string => $s->bed.' '.($s->to - $s->from),
+        self::assertSame(['A1 12500000', 'A2 12500000'], array_map(static fn (Stretch $s): string => $s->bed.' '.($s->to - $s->from),
             $offer->pieces));
-        $single = self::choice(self::garden(new PlanRules(), blocks: 1, count: 1))->offer(self::candidate('corn'), 25_000,
+        $single = self::choice(self::garden(new PlanRules(), blocks: 1, count: 1))->offer(self::candidate('corn'), 25_000_000,
             self::day('2026-07-09'));
         self::assertSame('one-long-row crop=Sweet corn bed=A1', Said::of($single->remarks()[0]));
         $beside = self::choice($garden);
         $beside->take(self::stands('corn', 'A1'));
-        self::assertSame(['A2'], array_map(static fn (Stretch $s): string => $s->bed, $beside->offer(self::candidate('corn'), 25_000,
+        self::assertSame(['A2'], array_map(static fn (Stretch $s): string => $s->bed, $beside->offer(self::candidate('corn'), 25_000_000,
             self::day('2026-07-09'))->pieces));
+    }
+
+    /** 1.2 m from bed to bed: 76 m are 64 beds of one block; where another block lies is not known. */
+    public function testCornOfAnotherKindMayStandFarAwayInTheSameBlock(): void
+    {
+        $garden = self::garden(new PlanRules(), count: 66);
+        $choice = self::choice($garden);
+        $choice->take(self::stands('corn', 'A1', 'corn-supersweet'));
+        $on = static fn (string $bed): bool => [] !== $choice->on($garden->bedsByName()[$bed], self::candidate('corn'),
+            12_500_000, self::day('2026-07-09'))->pieces;
+
+        self::assertSame([false, true, false], [$on('A64'), $on('A65'), $on('B1')]);
+    }
+
+    /** Three rows on one wide bed are a block. */
+    public function testCornOnAWideBedNeedsNoSecondOne(): void
+    {
+        $garden = self::garden(new PlanRules(), blocks: 1);
+        $wide = $garden->onBeds(array_map(static fn (Bed $b): Bed => new Bed($b->name, $b->block, $b->position, $b->length,
+            Length::fromCentimetres(140), $b->path, $b->place), $garden->beds));
+
+        self::assertCount(1, self::choice($wide)->offer(self::candidate('corn'), 25_000_000, self::day('2026-07-09'))->pieces);
     }
 
     public function testCornOfAnotherKindInFlowerIsKeptApart(): void
@@ -146,8 +168,11 @@ final class BedRulesTest extends TestCase
         $choice = self::choice(self::garden(new PlanRules()));
         $choice->take(self::stands('corn', 'B3', 'corn-supersweet'));
 
-        self::assertSame([], $choice->offer(self::candidate('corn'), 12_500, self::day('2026-07-09'))->pieces);
-        self::assertNotSame([], $choice->offer(self::candidate('corn', '2026-05-20'), 12_500, self::day('2026-08-20'))->pieces,
+        self::assertSame([], $choice->offer(self::candidate('corn'), 12_500_000, self::day('2026-07-09'))->pieces);
+        $one = self::choice(self::garden(new PlanRules()));
+        $one->take(self::stands('corn', 'B3', 'corn-sugary'));
+        self::assertNotSame([], $one->offer(self::candidate('corn'), 12_500_000, self::day('2026-07-09'))->pieces, 'yellow both');
+        self::assertNotSame([], $choice->offer(self::candidate('corn', '2026-05-20'), 12_500_000, self::day('2026-08-20'))->pieces,
             'three weeks and more apart');
     }
 
@@ -156,7 +181,7 @@ final class BedRulesTest extends TestCase
         $choice = self::choice(self::garden(new PlanRules()));
         $choice->take(self::stands('kale', 'B2'));
 
-        self::assertSame('B1', $choice->offer(self::candidate('broccoli'), 25_000, self::day('2026-07-09'))->pieces[0]->bed);
+        self::assertSame('B1', $choice->offer(self::candidate('broccoli'), 25_000_000, self::day('2026-07-09'))->pieces[0]->bed);
     }
 
     /** Where neighbours are full, the nearer bed is taken; weighed at nothing, the first in walking order. */
@@ -167,7 +192,7 @@ final class BedRulesTest extends TestCase
             $choice->take(self::stands('kale', 'B3'));
             $choice->take(self::stands('chard', 'B2'));
 
-            return $choice->offer(self::candidate('broccoli'), 25_000, self::day('2026-07-09'))->pieces[0]->bed ?? '';
+            return $choice->offer(self::candidate('broccoli'), 25_000_000, self::day('2026-07-09'))->pieces[0]->bed ?? '';
         };
 
         self::assertSame(['B1', 'A1'], [$at(10.0), $at(0.0)]);
@@ -181,7 +206,7 @@ final class BedRulesTest extends TestCase
         $choice->take(self::stands('kale', 'A1'));
         $choice->take(self::before('chard', 'A2', 10));
 
-        self::assertSame('A3', $choice->offer(self::candidate('broccoli'), 25_000, self::day('2026-07-09'))->pieces[0]->bed);
+        self::assertSame('A3', $choice->offer(self::candidate('broccoli'), 25_000_000, self::day('2026-07-09'))->pieces[0]->bed);
     }
 
     /** Three years in the field: 1,095 days between clearing and the next preparation are enough, a day less is not. */
@@ -189,9 +214,9 @@ final class BedRulesTest extends TestCase
     #[TestWith([1094, true])]
     public function testTheFamilyGapToTheDay(int $days, bool $isTold): void
     {
-        $was = new PastCrop(Stretch::of('A1', 0, 25_000), 'broccoli', Day::parse('2026-04-15')->plus(-$days));
+        $was = new PastCrop(Stretch::of('A1', 0, 25_000_000), 'broccoli', Day::parse('2026-04-15')->plus(-$days));
         $offer = self::choice(self::garden(new PlanRules(), blocks: 1, history: [$was], count: 1))->offer(self::candidate('kale'),
-            25_000, self::day('2026-07-09'));
+            25_000_000, self::day('2026-07-09'));
 
         self::assertSame($isTold, [] !== $offer->remarks());
     }
@@ -205,17 +230,18 @@ final class BedRulesTest extends TestCase
         $choice = self::choice(self::garden(new PlanRules(), blocks: 1, count: 2));
         $choice->take(self::before('chard', 'A1', $days));
 
-        self::assertSame($bed, $choice->offer(self::candidate('kale'), 25_000, self::day('2026-07-09'))->pieces[0]->bed ?? '');
+        self::assertSame($bed, $choice->offer(self::candidate('kale'), 25_000_000, self::day('2026-07-09'))->pieces[0]->bed ?? '');
     }
 
     private static function bed(Garden $garden, string $item, string $sow = '2026-04-20', PlaceType $place = PlaceType::Field): string
     {
-        return self::choice($garden)->offer(self::candidate($item, $sow), 12_500, self::day('2026-07-09'))->pieces[0]->bed ?? $place->value;
+        return self::choice($garden)->offer(self::candidate($item, $sow), 12_500_000,
+            self::day('2026-07-09'))->pieces[0]->bed ?? $place->value;
     }
 
     private static function offer(Garden $garden, string $item): BedOffer
     {
-        return self::choice($garden)->offer(self::candidate($item), 12_500, self::day('2026-07-09'));
+        return self::choice($garden)->offer(self::candidate($item), 12_500_000, self::day('2026-07-09'));
     }
 
     private static function choice(Garden $garden): BedChoice
@@ -236,7 +262,7 @@ final class BedRulesTest extends TestCase
         $day = Day::parse('2026-04-20');
 
         return new Planting($item.'@2026-04-20#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day,
-            $day->plus(-60), $day->plus(60), $day->plus(80), 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false,
+            $day->plus(-60), $day->plus(60), $day->plus(80), 1.0, [Stretch::of($bed, 0, 25_000_000)], Standing::Planned, false,
             variety: $variety);
     }
 
@@ -246,12 +272,12 @@ final class BedRulesTest extends TestCase
         $last = Day::parse('2026-04-14')->plus(-$days);
 
         return new Planting($item.'@before#'.$bed, $item, Method::Sown, PlaceType::Field, 'compost-mulch', $last->plus(-60),
-            $last->plus(-60), $last->plus(-70), $last->plus(-9), $last, 1.0, [Stretch::of($bed, 0, 25_000)], Standing::Planned, false);
+            $last->plus(-60), $last->plus(-70), $last->plus(-9), $last, 1.0, [Stretch::of($bed, 0, 25_000_000)], Standing::Planned, false);
     }
 
     private static function past(string $bed, string $crop): PastCrop
     {
-        return new PastCrop(Stretch::of($bed, 0, 25_000), $crop, Day::parse('2025-09-20'));
+        return new PastCrop(Stretch::of($bed, 0, 25_000_000), $crop, Day::parse('2025-09-20'));
     }
 
     private static function day(string $iso): int

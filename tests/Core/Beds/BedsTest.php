@@ -32,15 +32,15 @@ final class BedsTest extends TestCase
     {
         $garden = self::garden(3, [self::past('A1', 'broccoli', '2025-09-01')]);
 
-        self::assertSame(['A2 0-12500'], self::found($garden, 'kale', 12_500));
-        self::assertSame(['A1 0-12500'], self::found($garden, 'lettuce-head', 12_500));
+        self::assertSame(['A2 0-12500000'], self::found($garden, 'kale', 12_500_000));
+        self::assertSame(['A1 0-12500000'], self::found($garden, 'lettuce-head', 12_500_000));
     }
 
     public function testThreeYearsAreEnough(): void
     {
         $garden = self::garden(1, [self::past('A1', 'broccoli', '2023-04-01')]);
 
-        self::assertSame([], self::offer($garden, 'kale', 25_000)->breaches);
+        self::assertSame([], self::offer($garden, 'kale', 25_000_000)->breaches);
     }
 
     public function testABreachIsTakenWhereThereIsNoOtherWayAndTold(): void
@@ -48,22 +48,22 @@ final class BedsTest extends TestCase
         $garden = self::garden(1, [self::past('A1', 'broccoli', '2025-09-01')]);
 
         self::assertSame(['family-too-soon family=Cabbage bed=A1 apart=226 span other=Broccoli years=3'], array_map(Said::of(...),
-            self::offer($garden, 'kale', 25_000)->remarks()));
+            self::offer($garden, 'kale', 25_000_000)->remarks()));
     }
 
     public function testPiecesWhenNoBedTakesItWhole(): void
     {
-        self::assertSame(['A1 0-25000', 'A2 0-12500'], self::found(self::garden(2), 'kale', 37_500));
+        self::assertSame(['A1 0-25000000', 'A2 0-12500000'], self::found(self::garden(2), 'kale', 37_500_000));
     }
 
     public function testAsMuchAsThereIs(): void
     {
-        self::assertSame(['A1 0-25000', 'A2 0-25000'], self::found(self::garden(2), 'kale', 60_000));
+        self::assertSame(['A1 0-25000000', 'A2 0-25000000'], self::found(self::garden(2), 'kale', 60_000_000));
     }
 
     public function testNeverTheWrongPlace(): void
     {
-        self::assertSame([], self::found(self::garden(2, [], PlaceType::Tunnel), 'kale', 6_250));
+        self::assertSame([], self::found(self::garden(2, [], PlaceType::Tunnel), 'kale', 6_250_000));
     }
 
     /**
@@ -71,10 +71,10 @@ final class BedsTest extends TestCase
      *
      * @param list<array{int, int}> $free
      */
-    #[TestWith(['2026-04-01', '2026-04-09', [[0, 20_000]]])]
-    #[TestWith(['2026-04-01', '2026-04-10', [[5_000, 20_000]]])]
-    #[TestWith(['2026-05-21', '2026-06-30', [[5_000, 20_000]]])]
-    #[TestWith(['2026-05-22', '2026-06-30', [[0, 20_000]]])]
+    #[TestWith(['2026-04-01', '2026-04-09', [[0, 20_000_000]]])]
+    #[TestWith(['2026-04-01', '2026-04-10', [[5_000_000, 20_000_000]]])]
+    #[TestWith(['2026-05-21', '2026-06-30', [[5_000_000, 20_000_000]]])]
+    #[TestWith(['2026-05-22', '2026-06-30', [[0, 20_000_000]]])]
     public function testNoTwoCropsOnOneStretch(string $from, string $until, array $free): void
     {
         $radish = LittleGarden::radish('2026-04-15');
@@ -86,18 +86,18 @@ final class BedsTest extends TestCase
     }
 
     /** @return list<string> */
-    private static function found(Garden $garden, string $item, int $millimetres): array
+    private static function found(Garden $garden, string $item, int $micrometres): array
     {
         return array_map(static fn (Stretch $s): string => $s->bed.' '.$s->from.'-'.$s->to, self::offer($garden, $item,
-            $millimetres)->pieces);
+            $micrometres)->pieces);
     }
 
-    private static function offer(Garden $garden, string $item, int $millimetres): BedOffer
+    private static function offer(Garden $garden, string $item, int $micrometres): BedOffer
     {
         $day = Day::parse('2026-04-20')->number;
 
         return (new BedChoice($garden, Book::crops(), Book::recipes(), Grid::of($garden)))->offer(new Candidate($item, Method::Sown,
-            PlaceType::Field, 'compost-mulch', $day, $day, $day - 5, $day + 50, $day + 80, 1.0, 0.0, 0.0, []), $millimetres, $day + 80);
+            PlaceType::Field, 'compost-mulch', $day, $day, $day - 5, $day + 50, $day + 80, 1.0, 0.0, 0.0, []), $micrometres, $day + 80);
     }
 
     /** @param list<PastCrop> $history */
@@ -112,6 +112,6 @@ final class BedsTest extends TestCase
 
     private static function past(string $bed, string $crop, string $cleared): PastCrop
     {
-        return new PastCrop(Stretch::of($bed, 0, 25_000), $crop, Day::parse($cleared));
+        return new PastCrop(Stretch::of($bed, 0, 25_000_000), $crop, Day::parse($cleared));
     }
 }

@@ -34,15 +34,15 @@ final class ConflictsTest extends TestCase
     public static function plantings(): iterable
     {
         $on = static fn (string $bed, int $from, int $to): Planting => LittleGarden::radish('2026-05-01', $bed, $from, $to);
-        yield 'nothing' => [$on('A1', 0, 5_000), []];
-        yield 'beside the other' => [$on('A2', 10_000, 20_000), []];
-        yield 'no such bed' => [$on('Z9', 0, 5_000), [Rule::NoSuchBed]];
-        yield 'beyond the bed' => [$on('A1', 16_000, 21_000), [Rule::BeyondBed]];
-        yield 'another place type' => [$on('A1', 0, 5_000)->but(place: PlaceType::Tunnel), [Rule::WrongPlace]];
-        yield 'taken' => [$on('A2', 9_000, 12_000), [Rule::GroundTaken]];
-        yield 'half the width each' => [$on('A1', 0, 5_000)->but(pieces: [Stretch::of('A2', 12_000, 14_000, 0.5)]), []];
+        yield 'nothing' => [$on('A1', 0, 5_000_000), []];
+        yield 'beside the other' => [$on('A2', 10_000_000, 20_000_000), []];
+        yield 'no such bed' => [$on('Z9', 0, 5_000_000), [Rule::NoSuchBed]];
+        yield 'beyond the bed' => [$on('A1', 16_000_000, 21_000_000), [Rule::BeyondBed]];
+        yield 'another place type' => [$on('A1', 0, 5_000_000)->but(place: PlaceType::Tunnel), [Rule::WrongPlace]];
+        yield 'taken' => [$on('A2', 9_000_000, 12_000_000), [Rule::GroundTaken]];
+        yield 'half the width each' => [$on('A1', 0, 5_000_000)->but(pieces: [Stretch::of('A2', 12_000_000, 14_000_000, 0.5)]), []];
         yield 'comes to nothing' => [LittleGarden::radish('2026-10-20', 'A1'), [Rule::ComesToNothing]];
-        yield 'no stand left' => [$on('A1', 0, 5_000)->but(stand: 0.0), [Rule::FrostFirst]];
+        yield 'no stand left' => [$on('A1', 0, 5_000_000)->but(stand: 0.0), [Rule::FrostFirst]];
     }
 
     /** A bed is one crop's on its last day still, and the next one's from its first day of preparation. */
@@ -50,8 +50,8 @@ final class ConflictsTest extends TestCase
     #[TestWith([1, false])]
     public function testNoTwoCropsOnOneStretchOnOneDay(int $daysAfter, bool $isTaken): void
     {
-        $first = LittleGarden::lettuce('2026-03-20', 'A1', 0, 10_000);
-        $second = LittleGarden::radish($first->clear->plus($daysAfter + 5)->iso(), 'A1', 0, 5_000);
+        $first = LittleGarden::lettuce('2026-03-20', 'A1', 0, 10_000_000);
+        $second = LittleGarden::radish($first->clear->plus($daysAfter + 5)->iso(), 'A1', 0, 5_000_000);
 
         self::assertSame($isTaken, \in_array(Rule::GroundTaken, self::rules([$first, $second], $second), true), 'the later one');
         self::assertSame($isTaken, \in_array(Rule::GroundTaken, self::rules([$first, $second], $first), true), 'the earlier one');
@@ -60,7 +60,7 @@ final class ConflictsTest extends TestCase
     public function testTheSameFamilyTooSoonIsToldButPossible(): void
     {
         $first = LittleGarden::radish('2026-04-01');
-        $second = LittleGarden::radish('2026-06-01', 'A1', 2_000, 4_000, number: 2);
+        $second = LittleGarden::radish('2026-06-01', 'A1', 2_000_000, 4_000_000, number: 2);
 
         self::assertSame([Rule::FamilyTooSoon], self::rules([$first, $second], $second));
         self::assertFalse(Rule::FamilyTooSoon->isHard());

@@ -50,7 +50,7 @@ final class KeptOffBedTest extends TestCase
     {
         $beds = static fn (Garden $garden): array => self::beds(...(new ByRhythm(Book::crops(), Book::recipes()))->plan($garden,
             Book::crops()->get('radish'), Method::Sown, $garden->beds, Day::parse('2026-05-15'), Day::parse('2026-06-15'), 14,
-            20_000)->plantings);
+            20_000_000)->plantings);
 
         self::assertContains('A1', $beds(self::garden(false)));
         self::assertSame(['A2'], $beds(self::garden(true)));
@@ -82,9 +82,9 @@ final class KeptOffBedTest extends TestCase
     /** A planting whose tarp should lie by now may still go, by its own quick preparation, onto a clean bed. */
     public function testLateBeds(): void
     {
-        $late = LittleGarden::radish('2026-05-20', 'A3', 0, 20_000);
+        $late = LittleGarden::radish('2026-05-20', 'A3', 0, 20_000_000);
         $late = $late->but(dates: new Dates($late->sow, $late->ground, Day::parse('2026-04-15'), $late->ready, $late->clear));
-        $full = LittleGarden::lettuce('2026-04-01', 'A2', 0, 20_000, Standing::Growing);
+        $full = LittleGarden::lettuce('2026-04-01', 'A2', 0, 20_000_000, Standing::Growing);
         $elsewhere = static fn (Garden $garden): ?Planting => LateBed::all($garden->with([$late, $full]), Book::crops(),
             Book::recipes())[0]->elsewhere;
 

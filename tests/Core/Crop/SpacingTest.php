@@ -15,19 +15,25 @@ final class SpacingTest extends TestCase
     /** Common practice, no source: a 100 ft bed of carrots, six rows at 1.5 in, is 4,800 seeds. */
     public function testCarrotSeedsInAHundredFeet(): void
     {
-        self::assertEqualsWithDelta(4800, Spacing::of(6, Us::inches(1.5), Us::feet(100))->spots(), 12);
+        self::assertSame(4800, Spacing::of(6, Us::inches(1.5), Us::feet(100))->spots());
     }
 
     /** Common practice, no source: a 50 ft bed of beets, six rows of clusters at 7.5 in, is 480 clusters. */
     public function testBeetClustersInFiftyFeet(): void
     {
-        self::assertEqualsWithDelta(480, Spacing::of(6, Us::inches(7.5), Us::feet(50))->spots(), 6);
+        self::assertSame(480, Spacing::of(6, Us::inches(7.5), Us::feet(50))->spots());
     }
 
     /** Common practice, no source: five rows at 1.5 in in a 50 ft bed are 2,000 seeds. */
     public function testBeetSeedsInFiftyFeet(): void
     {
-        self::assertEqualsWithDelta(2000, Spacing::of(5, Us::inches(1.5), Us::feet(50))->spots(), 5);
+        self::assertSame(2000, Spacing::of(5, Us::inches(1.5), Us::feet(50))->spots());
+    }
+
+    /** Common practice, no source: plants 8 in apart in rows 30 in apart are 26,136 an acre (43,560 sq ft). */
+    public function testPlantsToTheAcre(): void
+    {
+        self::assertEqualsWithDelta(26_136, Us::acres(1)->squareMetres / Us::inches(30)->times(Us::inches(8))->squareMetres, 1e-6);
     }
 
     public function testRowsFollowTheWidthOfTheBed(): void

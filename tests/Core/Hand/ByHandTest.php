@@ -47,14 +47,14 @@ final class ByHandTest extends TestCase
     public function testBetweenFieldAndTunnelItGetsTheDaysOfThePlace(): void
     {
         $garden = LittleGarden::timed('2026-03-20');
-        $field = $this->hand->sowOn($garden, LittleGarden::radish('2026-03-25')->but(pieces: [Stretch::of('A1', 0, 5_000, 0.5)]),
+        $field = $this->hand->sowOn($garden, LittleGarden::radish('2026-03-25')->but(pieces: [Stretch::of('A1', 0, 5_000_000, 0.5)]),
             Day::parse('2026-03-25'));
         $tunnel = $this->hand->onto($garden, $field, 'T1', null);
 
         self::assertSame(['tunnel', 0.5], [$tunnel->place->value, $tunnel->pieces[0]->widthShare]);
         self::assertLessThan($field->ready->number - 4, $tunnel->ready->number);
         self::assertSame(self::days($field), self::days($this->hand->onto($garden, $tunnel, 'A1', null)));
-        $standing = $this->hand->onto($garden, $field->but(standing: Standing::Growing), 'T1', 3_000);
+        $standing = $this->hand->onto($garden, $field->but(standing: Standing::Growing), 'T1', 3_000_000);
         self::assertSame($tunnel->ready->iso(), $standing->ready->iso(), 'what stands already too');
     }
 
@@ -82,11 +82,11 @@ final class ByHandTest extends TestCase
 
     public function testAnotherBedTakesItInOnePieceWhereThereIsRoom(): void
     {
-        $radish = LittleGarden::radish('2026-04-10', to: 15_000);
-        $garden = LittleGarden::on('2026-04-01', [$radish, LittleGarden::radish('2026-04-12', 'A2', 0, 12_000),
-            LittleGarden::radish('2026-04-12', 'A3', 2_000, 4_000, number: 2)]);
+        $radish = LittleGarden::radish('2026-04-10', to: 15_000_000);
+        $garden = LittleGarden::on('2026-04-01', [$radish, LittleGarden::radish('2026-04-12', 'A2', 0, 12_000_000),
+            LittleGarden::radish('2026-04-12', 'A3', 2_000_000, 4_000_000, number: 2)]);
 
-        self::assertEquals([4_000, 19_000], [$this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->from,
+        self::assertEquals([4_000_000, 19_000_000], [$this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->from,
             $this->hand->onto($garden, $radish, 'A3', null)->pieces[0]->to]);
         self::assertSame('tunnel', $this->hand->onto($garden, $radish, 'T1', null)->place->value);
         $this->expectExceptionMessage('no-room bed=A2 wanted=15 m most=8 m');
@@ -95,14 +95,15 @@ final class ByHandTest extends TestCase
 
     public function testLongerAndShorterAtTheTail(): void
     {
-        [$first, $second] = $this->hand->split(LittleGarden::on('2026-04-01'), LittleGarden::radish('2026-04-10', to: 10_000), 4_000);
-        $two = $first->but(pieces: [...$first->pieces, ...LittleGarden::radish('2026-04-10', 'A3', 0, 3_000)->pieces]);
+        [$first, $second] = $this->hand->split(LittleGarden::on('2026-04-01'), LittleGarden::radish('2026-04-10', to: 10_000_000),
+            4_000_000);
+        $two = $first->but(pieces: [...$first->pieces, ...LittleGarden::radish('2026-04-10', 'A3', 0, 3_000_000)->pieces]);
 
-        self::assertSame(9_000, $this->hand->asLongAs($two, 9_000)->length()->millimetres);
-        self::assertSame(['A1', 2_500], [$this->hand->asLongAs($two, 2_500)->pieces[0]->bed, $this->hand->asLongAs($two,
-            2_500)->length()->millimetres]);
-        self::assertCount(1, $this->hand->asLongAs($two, 4_000)->pieces);
-        self::assertSame([4_000, 10_000, 'radish@2026-04-10#1'], [$second->pieces[0]->from, $second->pieces[0]->to, $second->key]);
+        self::assertSame(9_000_000, $this->hand->asLongAs($two, 9_000_000)->length()->micrometres);
+        self::assertSame(['A1', 2_500_000], [$this->hand->asLongAs($two, 2_500_000)->pieces[0]->bed, $this->hand->asLongAs($two,
+            2_500_000)->length()->micrometres]);
+        self::assertCount(1, $this->hand->asLongAs($two, 4_000_000)->pieces);
+        self::assertSame([4_000_000, 10_000_000, 'radish@2026-04-10#1'], [$second->pieces[0]->from, $second->pieces[0]->to, $second->key]);
         $this->expectException(CannotBeDone::class);
         $this->hand->asLongAs($two, 0);
     }
@@ -110,12 +111,12 @@ final class ByHandTest extends TestCase
     public function testTheTwoPartsOfASplitHaveNamesOfTheirOwn(): void
     {
         $radish = LittleGarden::radish('2026-04-10');
-        [$first, $second] = $this->hand->split(LittleGarden::on('2026-04-01', [$radish]), $radish, 2_000);
+        [$first, $second] = $this->hand->split(LittleGarden::on('2026-04-01', [$radish]), $radish, 2_000_000);
 
         self::assertSame(['radish@2026-04-10#1', 'radish@2026-04-10#2'], [$first->key, $second->key]);
-        self::assertSame(5_000, $first->length()->millimetres + $second->length()->millimetres);
+        self::assertSame(5_000_000, $first->length()->micrometres + $second->length()->micrometres);
         $this->expectExceptionMessage('piece-too-long length=5 m');
-        $this->hand->split(LittleGarden::on('2026-04-01', [$radish]), $radish, 5_000);
+        $this->hand->split(LittleGarden::on('2026-04-01', [$radish]), $radish, 5_000_000);
     }
 
     public function testOnceMoreIsANewPlannedPlanting(): void

@@ -29,8 +29,9 @@ final class FieldWorkTest extends TestCase
         [$sown, $rest] = $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'),
             Length::fromMetres(3), null, null, 'seed ran out'), '2026-04-12');
 
-        self::assertSame([Standing::Growing, 3_000, '2026-05-12'], [$sown->standing, $sown->length()->millimetres, $sown->ready->iso()]);
-        self::assertSame([Standing::Planned, 2_000, '2026-04-10'], [$rest->standing, $rest->length()->millimetres, $rest->sow->iso()]);
+        self::assertSame([Standing::Growing, 3_000_000, '2026-05-12'], [$sown->standing, $sown->length()->micrometres,
+            $sown->ready->iso()]);
+        self::assertSame([Standing::Planned, 2_000_000, '2026-04-10'], [$rest->standing, $rest->length()->micrometres, $rest->sow->iso()]);
         self::assertCount(1, $this->after($radish, new FieldNote($radish->key, Happening::Sown, Day::parse('2026-04-12'),
             Length::fromMetres(3), null, null, ''), '2026-04-12', restStays: false));
     }
@@ -38,16 +39,19 @@ final class FieldWorkTest extends TestCase
     /** A planting on two beds, finished on the one stood at: the other stands as it did, under another key, and nothing is lost. */
     public function testANoteOfOneBedLeavesTheOthers(): void
     {
-        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing)->but(pieces: [Stretch::of('A1', 0, 5_000),
-            Stretch::of('A2', 2_000, 8_000), Stretch::of('A1', 9_000, 10_000)]);
+        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing)->but(pieces: [Stretch::of('A1', 0, 5_000_000),
+            Stretch::of('A2', 2_000_000, 8_000_000), Stretch::of('A1', 9_000_000, 10_000_000)]);
         [$here, $there] = $this->after($radish, self::note(Happening::Finished, '2026-05-12'), '2026-05-12', at: 'A2');
 
-        self::assertSame([$radish->key, Standing::Cleared, [['A2', 2_000, 8_000]]], [$here->key, $here->standing, self::pieces($here)]);
-        self::assertSame([Standing::Growing, [['A1', 0, 5_000], ['A1', 9_000, 10_000]]], [$there->standing, self::pieces($there)]);
+        self::assertSame([$radish->key, Standing::Cleared, [['A2', 2_000_000, 8_000_000]]], [$here->key, $here->standing,
+            self::pieces($here)]);
+        self::assertSame([Standing::Growing, [['A1', 0, 5_000_000], ['A1', 9_000_000, 10_000_000]]], [$there->standing,
+            self::pieces($there)]);
         self::assertNotSame($radish->key, $there->key);
         $half = new FieldNote($radish->key, Happening::Lost, Day::parse('2026-05-02'), Length::fromMetres(2), 1.0, null, '');
         $three = $this->after($radish, $half, '2026-05-02', at: 'A2');
-        self::assertSame([[['A2', 2_000, 4_000]], [['A2', 4_000, 8_000]], [['A1', 0, 5_000], ['A1', 9_000, 10_000]]],
+        self::assertSame([[['A2', 2_000_000, 4_000_000]], [['A2', 4_000_000, 8_000_000]], [['A1', 0, 5_000_000], ['A1', 9_000_000,
+            10_000_000]]],
             array_map(self::pieces(...), $three));
         self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $three)));
         self::assertCount(1, $this->after($radish, self::note(Happening::Finished, '2026-05-12'), '2026-05-12'),

@@ -54,12 +54,12 @@ final class FreeBedTest extends TestCase
     public function testEveryWayFitsTheGap(): void
     {
         foreach (['2026-04-20', '2026-06-15', '2026-08-05'] as $today) {
-            $next = LittleGarden::radish(Day::parse($today)->plus(95)->iso(), 'A1', 0, 20_000);
+            $next = LittleGarden::radish(Day::parse($today)->plus(95)->iso(), 'A1', 0, 20_000_000);
             $garden = LittleGarden::timed($today, [$next]);
             $ways = self::ways($garden, 'A1');
             self::assertNotSame([], $ways, $today);
             foreach ($ways as $way) {
-                $planting = $way->planting(Stretch::of('A1', 0, 20_000), [$next->key => 0]);
+                $planting = $way->planting(Stretch::of('A1', 0, 20_000_000), [$next->key => 0]);
                 $after = $garden->with([$next, $planting]);
                 self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after, [$planting->key]),
                     static fn (Conflict $c): bool => $c->isHard()), $planting->key);
@@ -89,7 +89,7 @@ final class FreeBedTest extends TestCase
 
     public function testWithNoTimeForTheUsualPreparationTheFastOneIsTakenAndSaid(): void
     {
-        $garden = LittleGarden::on('2026-05-11', [LittleGarden::radish('2026-06-18', 'A1', 0, 20_000)]);
+        $garden = LittleGarden::on('2026-05-11', [LittleGarden::radish('2026-06-18', 'A1', 0, 20_000_000)]);
         $radish = array_values(array_filter(self::ways($garden, 'A1'), static fn (FreeBedWay $w): bool => 'radish' === $w->crop->key))[0] ?? null;
 
         self::assertNotNull($radish);

@@ -33,7 +33,7 @@ final class MakeWayTest extends TestCase
     {
         $stands = self::until(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-20', '2026-05-26');
         $next = LittleGarden::radish('2026-05-22', number: 2);
-        $third = LittleGarden::lettuce('2026-06-10', 'A1', 0, 5_000);
+        $third = LittleGarden::lettuce('2026-06-10', 'A1', 0, 5_000_000);
         $garden = LittleGarden::on('2026-05-05', [$stands, $next, $third]);
         [$now, $later] = $this->way($garden, $stands);
 
@@ -58,7 +58,8 @@ final class MakeWayTest extends TestCase
         $stands = self::until(LittleGarden::radish('2026-04-10', standing: Standing::Growing), '2026-05-20', '2026-05-26');
 
         self::assertSame([$stands, []],
-            $this->way(LittleGarden::on('2026-05-05', [$stands, LittleGarden::radish('2026-05-22', from: 5_000, to: 9_000, number: 2)]),
+            $this->way(LittleGarden::on('2026-05-05', [$stands, LittleGarden::radish('2026-05-22', from: 5_000_000, to: 9_000_000,
+                number: 2)]),
                 $stands));
     }
 

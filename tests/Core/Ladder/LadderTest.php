@@ -150,7 +150,7 @@ final class LadderTest extends TestCase
         $beet = Book::crops()->get('beet');
         $clusters = StandWay::Clusters->of($beet);
         self::assertNotNull($clusters);
-        self::assertSame([4, 4 * $beet->stand->inRow->millimetres], [$clusters->plantsPerSpot, $clusters->inRow->millimetres]);
+        self::assertSame([4, 4 * $beet->stand->inRow->micrometres], [$clusters->plantsPerSpot, $clusters->inRow->micrometres]);
         self::assertEqualsWithDelta(1.0, StandWay::Clusters->density($beet), 1e-9);
         self::assertNull(StandWay::Clusters->of(Book::crops()->get('corn')));
         foreach (Book::crops()->entries() as $crop) {

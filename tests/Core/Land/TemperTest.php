@@ -10,6 +10,7 @@ use JollyFurrow\Beds\Rule;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Temper;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
@@ -39,7 +40,8 @@ final class TemperTest extends TestCase
     public function testWhatSpeaksAgainstACropIsTold(string $wetness, string $warmth, string $weeds, string $shade, ?int $pan,
         string $crop, string $ground, string $said): void
     {
-        $against = (new Temper($wetness, $warmth, $weeds, $shade, $pan))->against(Book::crops()->get($crop), Day::parse($ground), 46.9);
+        $against = (new Temper($wetness, $warmth, $weeds, $shade,
+            null === $pan ? null : Length::fromCentimetres($pan / 10)))->against(Book::crops()->get($crop), Day::parse($ground), 46.9);
 
         self::assertSame('' === $said ? [] : [$said], array_map(Said::of(...), $against));
     }

@@ -100,7 +100,7 @@ final class CoversTest extends TestCase
     public function testWhatStandsUnderACoverIsReadySoonerAndWhatIsBesideItIsNotTouched(): void
     {
         $under = LittleGarden::radish('2026-03-20');
-        $beside = LittleGarden::radish('2026-03-20', 'A2', 0, 5000, Standing::Planned, 2);
+        $beside = LittleGarden::radish('2026-03-20', 'A2', 0, 5_000_000, Standing::Planned, 2);
         $garden = LittleGarden::timed('2026-03-01', [$under, $beside]);
         $moved = (new Covering(Book::crops(), Book::recipes()))->of($garden, [self::over('2026-03-18', '2026-05-10')]);
 
@@ -202,7 +202,7 @@ final class CoversTest extends TestCase
         self::assertNotNull($way);
         $planting = new \JollyFurrow\Planting\Planting('onion@2026-03-20#1', 'onion', Method::Sown, PlaceType::Field, $way->recipe,
             Day::of($way->sow), Day::of($way->ground), Day::of($way->bedStart), Day::of($way->ready), Day::of($way->lastField),
-            $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5000)], Standing::Planned, false, variety: 'onion-set');
+            $way->perMetre, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000_000)], Standing::Planned, false, variety: 'onion-set');
 
         self::assertLessThan(0.9 * $planting->perMetre, $hand->sowOn($garden, $planting, Day::parse('2026-05-25'))->perMetre);
         self::assertSame($planting->perMetre, $hand->sowOn($garden, $hand->sowOn($garden, $planting, Day::parse('2026-05-25')),

@@ -118,7 +118,7 @@ final class EyeTest extends TestCase
     {
         $sow = Day::parse('2026-05-30');
         $squash = new Planting('squash-summer@2026-05-15#1', 'squash-summer', Method::Sown, PlaceType::Field, 'compost-mulch', $sow,
-            $sow, $sow->plus(-5), $sow->plus(60), $sow->plus(100), 10.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)],
+            $sow, $sow->plus(-5), $sow->plus(60), $sow->plus(100), 10.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000_000)],
             Standing::Planned, false);
         $early = $squash->but(dates: $squash->dates()->later(-20));
         $frost = static fn (Planting $p): array => array_values(array_filter((new Conflicts(Book::crops()))->of(self::garden('2026-03-01', [$p]), [$p->key]),
@@ -126,7 +126,7 @@ final class EyeTest extends TestCase
                 \JollyFurrow\Beds\Rule::ComesToNothing], true)));
         $corn = static fn (string $day): Planting => new Planting('corn@'.$day.'#1', 'corn', Method::Sown, PlaceType::Field,
             'compost-mulch', Day::parse($day), Day::parse($day), Day::parse($day), Day::parse('2026-10-20'), Day::parse('2026-10-25'),
-            9.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000)], Standing::Planned, false);
+            9.0, [\JollyFurrow\Land\Stretch::of('A1', 0, 5_000_000)], Standing::Planned, false);
 
         self::assertSame([], $frost($squash));
         self::assertStringContainsString('cold-soil', Said::of($frost($early)[0]->message));

@@ -17,20 +17,22 @@ final class LengthTest extends TestCase
     /** @return iterable<array{string, LengthUnit, int}> */
     public static function typed(): iterable
     {
-        yield ['75 cm', LengthUnit::Metre, 750];
-        yield ['2.5 ft', LengthUnit::Metre, 762];
-        yield ['30in', LengthUnit::Metre, 762];
-        yield ['30"', LengthUnit::Centimetre, 762];
-        yield ['0,75 m', LengthUnit::Foot, 750];
-        yield ['25', LengthUnit::Metre, 25000];
-        yield ['100', LengthUnit::Foot, 30480];
-        yield [' 12 mm ', LengthUnit::Metre, 12];
+        yield ['75 cm', LengthUnit::Metre, 750_000];
+        yield ['2.5 ft', LengthUnit::Metre, 762_000];
+        yield ['30in', LengthUnit::Metre, 762_000];
+        yield ['30"', LengthUnit::Centimetre, 762_000];
+        yield ['0,75 m', LengthUnit::Foot, 750_000];
+        yield ['25', LengthUnit::Metre, 25_000_000];
+        yield ['100', LengthUnit::Foot, 30_480_000];
+        yield [' 12 mm ', LengthUnit::Metre, 12_000];
+        yield ['1.5 in', LengthUnit::Metre, 38_100];
+        yield ['7.5 in', LengthUnit::Centimetre, 190_500];
     }
 
     #[DataProvider('typed')]
-    public function testReadsEitherUnit(string $text, LengthUnit $bare, int $millimetres): void
+    public function testReadsEitherUnit(string $text, LengthUnit $bare, int $micrometres): void
     {
-        self::assertSame($millimetres, Length::parse($text, $bare)->millimetres);
+        self::assertSame($micrometres, Length::parse($text, $bare)->micrometres);
     }
 
     /** @return iterable<array{string, string}> */

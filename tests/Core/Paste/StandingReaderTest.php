@@ -25,10 +25,10 @@ final class StandingReaderTest extends TestCase
         [$radish, $lettuce] = self::read([['bed' => 'A1', 'crop' => 'radish', 'sown' => '12 May', 'length' => 'half'],
             ['bed' => 'A1', 'crop' => 'head lettuce', 'planted' => '1 June', 'length' => '5 m']], LittleGarden::on('2026-06-05'));
 
-        self::assertSame(['radish@2026-05-12#1', Standing::Growing, '2026-06-11', 0, 10_000], [$radish->planting?->key,
+        self::assertSame(['radish@2026-05-12#1', Standing::Growing, '2026-06-11', 0, 10_000_000], [$radish->planting?->key,
             $radish->planting?->standing, $radish->planting?->ready->iso(), $radish->planting?->pieces[0]->from,
             $radish->planting?->pieces[0]->to]);
-        self::assertSame(['2026-05-04', '2026-07-15', 10_000, 15_000], [$lettuce->planting?->sow->iso(),
+        self::assertSame(['2026-05-04', '2026-07-15', 10_000_000, 15_000_000], [$lettuce->planting?->sow->iso(),
             $lettuce->planting?->ready->iso(), $lettuce->planting?->pieces[0]->from, $lettuce->planting?->pieces[0]->to]);
     }
 

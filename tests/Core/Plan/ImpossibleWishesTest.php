@@ -51,7 +51,7 @@ final class ImpossibleWishesTest extends TestCase
 
     public function testALockedPlantingOnARestingBedIsToldAndStays(): void
     {
-        $radish = LittleGarden::radish('2026-05-12', 'A1', 0, 12_000)->lock();
+        $radish = LittleGarden::radish('2026-05-12', 'A1', 0, 12_000_000)->lock();
         $garden = self::ruled(LittleGarden::on('2026-04-01', [$radish], ['2026-06-13' => 40]),
             new PlanRules(resting: ['A1' => [new RestingBed(Period::fromFirstToLast(Day::parse('2026-05-20'),
                 Day::parse('2026-08-01')))]]));

@@ -25,24 +25,24 @@ final class OutlookTest extends TestCase
 {
     public function testABedIsFreeInStretchesEachUntilItIsTakenAgain(): void
     {
-        $stands = LittleGarden::radish('2026-04-10', to: 8_000, standing: Standing::Growing);
-        $next = LittleGarden::radish('2026-06-01', from: 4_000, to: 12_000, number: 2);
+        $stands = LittleGarden::radish('2026-04-10', to: 8_000_000, standing: Standing::Growing);
+        $next = LittleGarden::radish('2026-06-01', from: 4_000_000, to: 12_000_000, number: 2);
         $garden = LittleGarden::on('2026-04-20', [$stands, $next]);
         $free = array_map(static fn (BedOutlook $o): array => [$o->stretch->from, $o->stretch->to, $o->from->iso(), $o->until?->iso(),
             $o->isFreeNow()], BedOutlook::of($garden->beds[0], $garden->plantings->all(), $garden->today));
 
         self::assertSame([
-            [0, 4_000, '2026-05-17', null, false],
-            [4_000, 8_000, '2026-05-17', '2026-05-26', false],
-            [8_000, 12_000, '2026-04-20', '2026-05-26', true],
-            [12_000, 20_000, '2026-04-20', null, true],
+            [0, 4_000_000, '2026-05-17', null, false],
+            [4_000_000, 8_000_000, '2026-05-17', '2026-05-26', false],
+            [8_000_000, 12_000_000, '2026-04-20', '2026-05-26', true],
+            [12_000_000, 20_000_000, '2026-04-20', null, true],
         ], $free);
     }
 
     public function testOneStretchTakenAtOnceByTheNextComesFreeAfterBoth(): void
     {
-        $garden = LittleGarden::on('2026-04-20', [LittleGarden::radish('2026-04-10', to: 20_000, standing: Standing::Growing),
-            LittleGarden::radish('2026-05-22', to: 20_000, number: 2)]);
+        $garden = LittleGarden::on('2026-04-20', [LittleGarden::radish('2026-04-10', to: 20_000_000, standing: Standing::Growing),
+            LittleGarden::radish('2026-05-22', to: 20_000_000, number: 2)]);
         $free = BedOutlook::of($garden->beds[0], $garden->plantings->all(), $garden->today);
 
         self::assertSame(['2026-06-28', null], [$free[0]->from->iso(), $free[0]->until]);
@@ -83,20 +83,21 @@ final class OutlookTest extends TestCase
             \array_slice($garden->beds, 0, 3), Day::parse('2026-05-01'), Day::parse('2026-06-05'), 10, 0, 0.25);
 
         self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'], array_map(static fn (Planting $p): string => $p->sow->iso(), $made->plantings));
-        self::assertSame([['A1', 0], ['A1', 5_000], ['A1', 10_000], ['A1', 15_000]], array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made->plantings));
+        self::assertSame([['A1', 0], ['A1', 5_000_000], ['A1', 10_000_000], ['A1', 15_000_000]],
+            array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made->plantings));
         self::assertSame([true], array_values(array_unique(array_map(static fn (Planting $p): bool => $p->locked, $made->plantings))));
     }
 
     public function testByRhythmOutOfTraysAndByLength(): void
     {
-        $garden = LittleGarden::on('2026-04-01', [LittleGarden::radish('2026-05-20', 'A1', 0, 17_000)]);
+        $garden = LittleGarden::on('2026-04-01', [LittleGarden::radish('2026-05-20', 'A1', 0, 17_000_000)]);
         $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('lettuce-head'), Method::Transplanted,
-            \array_slice($garden->beds, 0, 2), Day::parse('2026-04-20'), Day::parse('2026-05-10'), 10, 4_000);
+            \array_slice($garden->beds, 0, 2), Day::parse('2026-04-20'), Day::parse('2026-05-10'), 10, 4_000_000);
 
         self::assertSame(['2026-05-18', '2026-05-28', '2026-06-07'], array_map(static fn (Planting $p): string => $p->ground->iso(),
             $made->plantings));
         self::assertSame(['A2', 'A2', 'A2'], array_map(static fn (Planting $p): string => $p->pieces[0]->bed, $made->plantings));
-        self::assertSame([0, 4_000, 8_000], array_map(static fn (Planting $p): int => $p->pieces[0]->from, $made->plantings));
+        self::assertSame([0, 4_000_000, 8_000_000], array_map(static fn (Planting $p): int => $p->pieces[0]->from, $made->plantings));
         self::assertCount(3, array_unique(array_map(static fn (Planting $p): string => $p->key, $made->plantings)));
     }
 
@@ -114,7 +115,7 @@ final class OutlookTest extends TestCase
 
     public function testByRhythmEachDayLeftOutHasItsReason(): void
     {
-        $garden = LittleGarden::on('2026-08-20', [LittleGarden::lettuce('2026-07-20', 'A1', 0, 20_000)]);
+        $garden = LittleGarden::on('2026-08-20', [LittleGarden::lettuce('2026-07-20', 'A1', 0, 20_000_000)]);
         $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown,
             [$garden->beds[0]], Day::parse('2026-08-21'), Day::parse('2026-09-20'), 10, 0, 0.5);
         $why = array_map(static fn (SkippedSowing $s): Skipped => $s->why, $made->skipped);

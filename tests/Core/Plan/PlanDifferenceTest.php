@@ -18,7 +18,7 @@ final class PlanDifferenceTest extends TestCase
     public function testCountsNewChangedDroppedAndSame(): void
     {
         $difference = PlanDifference::between([self::planting('a'), self::planting('b'), self::planting('c')],
-            [self::planting('a'), self::planting('b', 12_500), self::planting('d')]);
+            [self::planting('a'), self::planting('b', 12_500_000), self::planting('d')]);
 
         self::assertSame('1 plantings new, 1 changed, 1 dropped, 1 as they were', $difference->words());
     }
@@ -29,11 +29,11 @@ final class PlanDifferenceTest extends TestCase
             [self::planting('a')])->words());
     }
 
-    private static function planting(string $key, int $millimetres = 6_250): Planting
+    private static function planting(string $key, int $micrometres = 6_250_000): Planting
     {
         $day = Day::parse('2026-05-01');
 
         return new Planting($key, 'kale', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day, $day->plus(50),
-            $day->plus(80), 1.0, [Stretch::of('A1', 0, $millimetres)], Standing::Planned, false);
+            $day->plus(80), 1.0, [Stretch::of('A1', 0, $micrometres)], Standing::Planned, false);
     }
 }

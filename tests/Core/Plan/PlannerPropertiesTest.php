@@ -44,7 +44,7 @@ final class PlannerPropertiesTest extends TestCase
             self::assertGreaterThanOrEqual($garden->today->number, $planting->bedStart->number);
             foreach ($planting->pieces as $piece) {
                 self::assertSame($planting->place, $beds[$piece->bed]->place);
-                self::assertLessThanOrEqual($beds[$piece->bed]->length->millimetres, $piece->to);
+                self::assertLessThanOrEqual($beds[$piece->bed]->length->micrometres, $piece->to);
                 foreach ($onBed[$piece->bed] ?? [] as [$other, $from, $to]) {
                     $apart = $planting->clear->number < $other->bedStart->number || $other->clear->number < $planting->bedStart->number
                         || $piece->to <= $from || $to <= $piece->from;

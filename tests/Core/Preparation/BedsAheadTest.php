@@ -99,8 +99,8 @@ final class BedsAheadTest extends TestCase
 
     public function testMetresOfAWeekAddUpToTheGarden(): void
     {
-        $garden = LittleGarden::on('2026-05-06', [LittleGarden::radish('2026-05-12', 'A1', 0, 12_000),
-            LittleGarden::radish('2026-04-20', 'A2', 0, 20_000, Standing::Growing, 2)]);
+        $garden = LittleGarden::on('2026-05-06', [LittleGarden::radish('2026-05-12', 'A1', 0, 12_000_000),
+            LittleGarden::radish('2026-04-20', 'A2', 0, 20_000_000, Standing::Growing, 2)]);
         $weeks = BedsAhead::of($garden, PlaceType::Field);
 
         self::assertSame(['2026-05-04', '2026-05-11'], [$weeks[0]->monday->iso(), $weeks[1]->monday->iso()]);
@@ -128,8 +128,9 @@ final class BedsAheadTest extends TestCase
         $tarped = static fn (string $sow, string $bed, int $from, int $to, int $n): Planting => LittleGarden::radish($sow, $bed, $from,
             $to, Standing::Planned, $n)->but(recipe: 'tarp-shallow-till');
         // One after the other on the same metres, and two covers over one bed: no metre twice.
-        $garden = LittleGarden::on('2026-04-06', [$tarped('2026-05-20', 'A1', 0, 10_000, 1), $tarped('2026-08-20', 'A1', 0, 10_000, 2),
-            $tarped('2026-05-20', 'A2', 5_000, 20_000, 3)]);
+        $garden = LittleGarden::on('2026-04-06', [$tarped('2026-05-20', 'A1', 0, 10_000_000, 1), $tarped('2026-08-20', 'A1', 0,
+            10_000_000, 2),
+            $tarped('2026-05-20', 'A2', 5_000_000, 20_000_000, 3)]);
         $days = Period::fromFirstToLast(Day::parse('2026-05-01'), Day::parse('2026-06-01'));
         $garden = $garden->covered([Protection::overBed('A3', Cover::RowCover, Purpose::Frost, $days), Protection::overBed('A3',
             Cover::LowTunnel, Purpose::Insects, $days)]);
@@ -148,8 +149,8 @@ final class BedsAheadTest extends TestCase
     {
         $corn = new Planting('corn@2026-05-20#1', 'corn', \JollyFurrow\Crop\Method::Sown, PlaceType::Field, 'compost-mulch',
             Day::parse('2026-05-20'), Day::parse('2026-05-20'), Day::parse('2026-05-15'), Day::parse('2026-08-08'),
-            Day::parse('2026-08-13'), 9.0, [Stretch::of('A1', 0, 10_000)], Standing::Planned, false);
-        $gone = LittleGarden::radish('2026-04-01', 'A3', 0, 20_000, Standing::Cleared);
+            Day::parse('2026-08-13'), 9.0, [Stretch::of('A1', 0, 10_000_000)], Standing::Planned, false);
+        $gone = LittleGarden::radish('2026-04-01', 'A3', 0, 20_000_000, Standing::Cleared);
         $recipes = Book::recipes()->with([new Recipe('fast-turn', 'Fast turn', 'turn', true,
             [new Step('Pull', 2, 3.0, 'sickle', '', '')], Source::practice())]);
         $late = static fn (array $more): ?Planting => LateBed::all(LittleGarden::on('2026-05-17',
@@ -160,7 +161,7 @@ final class BedsAheadTest extends TestCase
         $moved = $late([$gone]);
         self::assertSame(['A3', 'fast-turn', '2026-05-18', '2026-05-20'], [$moved?->pieces[0]->bed, $moved?->recipe,
             $moved?->bedStart->iso(), $moved?->ground->iso()]);
-        self::assertSame($moved?->length()->millimetres, $corn->length()->millimetres);
+        self::assertSame($moved?->length()->micrometres, $corn->length()->micrometres);
     }
 
     public function testRainIsReadFromTheOutlook(): void
@@ -184,7 +185,7 @@ final class BedsAheadTest extends TestCase
         self::assertSame([1, 2, 3], array_map(static fn (int $cm): int => DripLines::on(Length::fromCentimetres($cm)), [40, 75, 120]));
         $dripped = Book::recipes()->with([new Recipe('drip', 'Drip', 'mulch', false,
             [new Step('Lay', 5, 1.0, 'hands', '', '', lays: Kit::Drip)], Source::practice())]);
-        $garden = LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-05-20', 'A1', 0, 10_000)->but(recipe: 'drip')]);
+        $garden = LittleGarden::on('2026-05-04', [LittleGarden::radish('2026-05-20', 'A1', 0, 10_000_000)->but(recipe: 'drip')]);
 
         self::assertSame(10.0 * DripLines::on($garden->beds[0]->width),
             max([0.0, ...array_values(KitNeed::byWeek($garden, $dripped)['drip'])]));
@@ -194,7 +195,7 @@ final class BedsAheadTest extends TestCase
     {
         $corn = new Planting('corn@2026-05-20#1', 'corn', \JollyFurrow\Crop\Method::Sown, PlaceType::Field, 'stale-seedbed',
             Day::parse('2026-05-20'), Day::parse('2026-05-20'), Day::parse('2026-05-06'), Day::parse('2026-08-08'),
-            Day::parse('2026-08-13'), 9.0, [Stretch::of('A1', 0, 10_000)], Standing::Planned, false);
+            Day::parse('2026-08-13'), 9.0, [Stretch::of('A1', 0, 10_000_000)], Standing::Planned, false);
         $garden = LittleGarden::on('2026-05-12', [$corn]);
         [$late] = LateBed::all($garden, Book::crops(), self::recipes());
 

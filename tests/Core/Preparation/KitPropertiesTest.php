@@ -11,6 +11,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\FreeBed;
 use JollyFurrow\Hand\LateBed;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\PlantingKey;
 use JollyFurrow\Preparation\BedsAhead;
@@ -93,7 +94,7 @@ final class KitPropertiesTest extends TestCase
                             }
                         }
                     }
-                    $most = max($most, array_sum($under) / 1000);
+                    $most = max($most, array_sum($under) / Length::METRE);
                 }
                 self::assertEqualsWithDelta($most, $metres, 0.3, 'seed '.$seed.', '.Day::of($monday)->iso());
             }

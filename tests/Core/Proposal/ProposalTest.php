@@ -28,7 +28,7 @@ final class ProposalTest extends TestCase
         $moves = LittleGarden::radish('2026-06-10', 'A1', number: 3);
         $goes = LittleGarden::lettuce('2026-06-01', 'A3');
         $garden = LittleGarden::on('2026-05-01', [$standing, $locked, $moves, $goes], ['2026-07-18' => 30]);
-        $changes = $this->proposed($garden, [$standing, $locked, LittleGarden::radish('2026-06-16', 'A2', 0, 10_000),
+        $changes = $this->proposed($garden, [$standing, $locked, LittleGarden::radish('2026-06-16', 'A2', 0, 10_000_000),
             LittleGarden::radish('2026-07-20', 'A1')]);
 
         self::assertSame(['new', 'moved', 'dropped', 'kept', 'kept'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $changes));
@@ -57,8 +57,8 @@ final class ProposalTest extends TestCase
 
     public function testWhatStandsInTheWayMustGoToo(): void
     {
-        $first = LittleGarden::radish('2026-06-10', 'A1', 0, 5_000);
-        $second = LittleGarden::lettuce('2026-06-01', 'A2', 0, 5_000);
+        $first = LittleGarden::radish('2026-06-10', 'A1', 0, 5_000_000);
+        $second = LittleGarden::lettuce('2026-06-01', 'A2', 0, 5_000_000);
         $changes = $this->proposed(LittleGarden::on('2026-05-01', [$first, $second]), [$first->but(pieces: $second->pieces),
             $second->but(pieces: $first->pieces)]);
         $ids = array_map(static fn (ProposedChange $c): string => $c->id, $changes);

@@ -7,6 +7,7 @@ namespace JollyFurrow\Tests\Recipe;
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Preparation\DatedStep;
@@ -38,7 +39,8 @@ final class RecipeTest extends TestCase
         $day = Day::parse($ground);
 
         return new Planting('kale@'.$ground.'#1', 'kale', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day->plus(-5),
-            $day->plus(60), $day->plus(80), 1.0, [Stretch::of('A1', 0, (int) (1000 * $metres))], Standing::Planned, false);
+            $day->plus(60), $day->plus(80), 1.0, [Stretch::of('A1', 0, Length::fromMetres($metres)->micrometres)], Standing::Planned,
+            false);
     }
 
     public function testStepsAreDatedBackwardsAndTimedByLength(): void

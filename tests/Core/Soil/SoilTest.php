@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Soil;
 
-use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Mass;
 use JollyFurrow\Soil\Compost;
 use JollyFurrow\Soil\Fertiliser;
@@ -35,9 +34,9 @@ final class SoilTest extends TestCase
     /** 1 in of compost on 100 sq ft is 8.33 cu ft. */
     public function testCompostByDepth(): void
     {
-        $compost = Compost::over(Us::squareFeet(100), Length::fromMillimetres(25));
+        $compost = Compost::over(Us::squareFeet(100), Us::inches(1));
 
-        self::assertEqualsWithDelta(8.33 * 25 / 25.4, $compost->volume->cubicFeet(), 0.005);
+        self::assertEqualsWithDelta(100 / 12, $compost->volume->cubicFeet(), 1e-9);
     }
 
     /** From standard atomic masses (P 30.974, K 39.098, O 15.999): 2 P / P2O5 and 2 K / K2O. */

@@ -18,20 +18,20 @@ final class LotTest extends TestCase
 {
     public function testAStockIsOneLotOfWholeUnits(): void
     {
-        $lots = self::lots('lettuce-head', '2026-05-20', '2026-05-28', 9.3, 10_000);
+        $lots = self::lots('lettuce-head', '2026-05-20', '2026-05-28', 9.3, 10_000_000);
 
         self::assertEquals([new Lot('p', Day::parse('2026-05-20')->number, Day::parse('2026-05-28')->number, 93.0, 0.0)], $lots);
     }
 
     public function testWhatShrinksInStoreIsNotRoundedBeforeItIsTaken(): void
     {
-        self::assertEqualsWithDelta(61.5, self::lots('onion', '2026-08-01', '2026-08-15', 12.3, 5_000)[0]->units, 1e-6);
+        self::assertEqualsWithDelta(61.5, self::lots('onion', '2026-08-01', '2026-08-15', 12.3, 5_000_000)[0]->units, 1e-6);
     }
 
     /** Two cuts, the second eight tenths of the first: of 100 units 55.6 and 44.4. Whole units, none lost between. */
     public function testCutsAreWholeUnitsThatAddUp(): void
     {
-        $lots = self::lots('lettuce-leaf', '2026-05-20', '2026-06-05', 16.0, 6_250);
+        $lots = self::lots('lettuce-leaf', '2026-05-20', '2026-06-05', 16.0, 6_250_000);
 
         self::assertSame([55.0, 45.0], array_map(static fn (Lot $l): float => $l->units, $lots));
         self::assertSame(16, $lots[1]->from - $lots[0]->from);
@@ -39,33 +39,39 @@ final class LotTest extends TestCase
 
     public function testNothingIsCutAfterTheBedIsCleared(): void
     {
-        self::assertCount(1, self::lots('lettuce-leaf', '2026-05-20', '2026-06-01', 16.0, 6_250));
+        self::assertCount(1, self::lots('lettuce-leaf', '2026-05-20', '2026-06-01', 16.0, 6_250_000));
     }
 
-    public function testAPerennialGivesInItsWeeksOfEveryYear(): void
+    /** Asparagus (common practice): two weeks in its first season, four in the second, then six to eight. */
+    public function testAPerennialGivesByItsAgeInItsWeeksOfEveryYear(): void
     {
-        $lots = self::lots('asparagus', '2026-04-25', '2027-06-13', 6.0, 25_000);
-        $years = array_count_values(array_map(static fn (Lot $l): int => Day::of($l->from)->year(), $lots));
+        $lots = self::lots('asparagus', '2026-04-25', '2030-06-13', 6.0, 25_000_000);
+        $weeks = $units = [];
+        foreach ($lots as $lot) {
+            $first = Day::parse(Day::of($lot->from)->year().'-04-25');
+            $weeks[$first->year()] = (int) ceil(($lot->from + 1 - $first->number) / 7);
+            $units[$first->year()] = ($units[$first->year()] ?? 0.0) + $lot->units;
+        }
 
-        self::assertSame([2026, 2027], array_keys($years));
-        self::assertSame($years[2026], $years[2027]);
-        self::assertEqualsWithDelta(2 * 150, array_sum(array_map(static fn (Lot $l): float => $l->units, $lots)), 1.0);
+        self::assertSame([2026 => 2, 2027 => 4, 2028 => 7, 2029 => 7, 2030 => 7], $weeks);
+        self::assertEqualsWithDelta(2 * 150, $units[2029] + $units[2030], 1.0);
+        self::assertLessThan($units[2027], 1.5 * $units[2026]);
     }
 
     /** Half the width of ten metres is five metres of bed. */
     public function testAShareOfTheWidthGivesThatShareOfTheYield(): void
     {
-        self::assertSame(46.0, self::lots('lettuce-head', '2026-05-20', '2026-05-28', 9.3, 10_000, 0.5)[0]->units);
+        self::assertSame(46.0, self::lots('lettuce-head', '2026-05-20', '2026-05-28', 9.3, 10_000_000, 0.5)[0]->units);
     }
 
     /** @return list<Lot> */
-    private static function lots(string $item, string $ready, string $clear, float $perMetre, int $millimetres,
+    private static function lots(string $item, string $ready, string $clear, float $perMetre, int $micrometres,
         float $width = 1.0): array
     {
         $start = Day::parse('2026-03-10');
 
         return Lot::of(new Planting('p', $item, Method::Sown, PlaceType::Field, 'compost-mulch', $start, $start, $start,
-            Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of('A1', 0, $millimetres, $width)], Standing::Growing, false),
+            Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of('A1', 0, $micrometres, $width)], Standing::Growing, false),
             Book::crops()->get($item));
     }
 }

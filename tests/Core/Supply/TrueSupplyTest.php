@@ -40,7 +40,7 @@ final class TrueSupplyTest extends TestCase
 
     public function testWhatStandsIsAsItIs(): void
     {
-        $radish = LittleGarden::radish('2026-04-20', 'A1', 0, 5000, Standing::Growing);
+        $radish = LittleGarden::radish('2026-04-20', 'A1', 0, 5_000_000, Standing::Growing);
 
         self::assertSame($radish, (new TrueSupply(LittleGarden::timed('2026-11-10', [$radish]), Book::crops()))->of($radish));
     }
@@ -50,7 +50,7 @@ final class TrueSupplyTest extends TestCase
     {
         $corn = new Planting('corn@2026-05-20#1', 'corn', Method::Sown, PlaceType::Field, 'compost-mulch', Day::parse('2026-05-20'),
             Day::parse('2026-05-20'), Day::parse('2026-05-15'), Day::parse('2026-08-14'), Day::parse('2026-08-20'), 9.0,
-            [Stretch::of('A1', 0, 10_000)], Standing::Planned, false);
+            [Stretch::of('A1', 0, 10_000_000)], Standing::Planned, false);
         $lots = static fn (string $today): array => (new TrueSupply(LittleGarden::timed($today, [$corn]), Book::crops()))->lots($corn);
 
         self::assertEquals(Lot::of($corn, Book::crops()->get('corn')), $lots('2026-05-20'));

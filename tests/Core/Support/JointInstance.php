@@ -63,7 +63,7 @@ final readonly class JointInstance
         $rents = $beds = [];
         foreach (PlaceType::cases() as $n => $place) {
             $rents[$place->value] = array_fill(0, (int) $this->sheet->number('weeks'), array_values($this->sheet->numbers('rent'))[$n]);
-            $beds[] = new Bed($place->value, 'A', $n, Length::fromMillimetres(4 * (int) $this->sheet->number('step')),
+            $beds[] = new Bed($place->value, 'A', $n, Length::fromMetres($this->sheet->number('step') * 4 / 1000),
                 Length::fromCentimetres(75), Length::fromCentimetres(45), $place);
         }
         $day = MonthDay::parse('05-10');

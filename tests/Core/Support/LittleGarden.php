@@ -71,7 +71,7 @@ final class LittleGarden
     }
 
     /** Radishes sown in a bed: ready after 30 days, held 6, 11 bunches a metre. */
-    public static function radish(string $sow, string $bed = 'A1', int $from = 0, int $to = 5000,
+    public static function radish(string $sow, string $bed = 'A1', int $from = 0, int $to = 5_000_000,
         Standing $standing = Standing::Planned, int $number = 1): Planting
     {
         $day = Day::parse($sow);
@@ -81,7 +81,7 @@ final class LittleGarden
     }
 
     /** Head lettuce out of trays: 28 days in the nursery, ready after 44 more, held 7. */
-    public static function lettuce(string $sow, string $bed = 'A2', int $from = 0, int $to = 10000,
+    public static function lettuce(string $sow, string $bed = 'A2', int $from = 0, int $to = 10_000_000,
         Standing $standing = Standing::Planned): Planting
     {
         $day = Day::parse($sow);

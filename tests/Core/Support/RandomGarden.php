@@ -141,7 +141,7 @@ final class RandomGarden
     {
         $crops = Book::soldKeys();
 
-        return array_map(static fn (Bed $bed): PastCrop => new PastCrop(Stretch::of($bed->name, 0, $bed->length->millimetres),
+        return array_map(static fn (Bed $bed): PastCrop => new PastCrop(Stretch::of($bed->name, 0, $bed->length->micrometres),
             $crops[$chance->getInt(0, \count($crops) - 1)], $today->plus(-$chance->getInt(30, 1500))), $beds);
     }
 }

@@ -48,7 +48,7 @@ final class RuleOfThumb
                 if (0 === $units || false === $way) {
                     continue;
                 }
-                $steps = (int) ceil($units / $way->perMetre / $grid->step($way) * 1000);
+                $steps = (int) ceil($units / $way->perMetre / $grid->metres($way));
                 $plantings = self::placed($garden, $plantings, $way, $steps * $grid->step($way), min($way->lastField, [] === $way->curve
                     ? $from + $every : $way->lastField));
             }
@@ -62,18 +62,18 @@ final class RuleOfThumb
      *
      * @return list<Planting>
      */
-    private static function placed(Garden $garden, array $plantings, Candidate $c, int $millimetres, int $end): array
+    private static function placed(Garden $garden, array $plantings, Candidate $c, int $micrometres, int $end): array
     {
         $stay = Period::fromFirstToLast(Day::of($c->bedStart), Day::of(max($end, $c->ready)));
         $ground = Ground::under($garden, Book::crops(), $plantings);
         $pieces = [];
         foreach ($garden->beds as $bed) {
-            foreach ($bed->place === $c->place && $millimetres > 0 ? $ground->free($bed, $stay->start->number, $stay->last()->number)
+            foreach ($bed->place === $c->place && $micrometres > 0 ? $ground->free($bed, $stay->start->number, $stay->last()->number)
                 : [] as [$from, $to]) {
-                $take = min($millimetres, $to - $from);
+                $take = min($micrometres, $to - $from);
                 if ($take > 0) {
                     $pieces[] = Stretch::of($bed->name, $from, $from + $take);
-                    $millimetres -= $take;
+                    $micrometres -= $take;
                 }
             }
         }

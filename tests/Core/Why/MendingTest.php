@@ -68,7 +68,7 @@ final class MendingTest extends TestCase
         $day = Day::parse('2026-05-20');
         $long = new Dates($day, $day->plus(10), $day->plus(2), $day->plus(60), $day->plus(90));
         foreach (['A1', 'A2', 'A3', 'T1'] as $n => $bed) {
-            $full[] = LittleGarden::lettuce('2026-05-12', $bed, 0, 20_000)->but(key: 'lettuce-head@2026-05-12#'.($n + 1),
+            $full[] = LittleGarden::lettuce('2026-05-12', $bed, 0, 20_000_000)->but(key: 'lettuce-head@2026-05-12#'.($n + 1),
                 place: 'T1' === $bed ? PlaceType::Tunnel : PlaceType::Field, dates: $long);
         }
         $garden = LittleGarden::on('2026-05-01', $full, ['2026-07-11' => 60]);
@@ -81,7 +81,7 @@ final class MendingTest extends TestCase
     /** The runner-up of each question, put in its place, costs what is said of it and serves what is said of it. */
     public function testReasonsNameARunnerUp(): void
     {
-        $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000)], ['2026-06-20' => 60]);
+        $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000_000)], ['2026-06-20' => 60]);
         $reasons = (new PlantingReasons($garden, Book::crops(), Book::recipes(), $garden->plantings->all()[0]))->all();
 
         self::assertSame([Choice::Day, Choice::VarietyAndMethod, Choice::Length, Choice::Bed],
@@ -89,7 +89,7 @@ final class MendingTest extends TestCase
         [$day, , $length, $bed] = $reasons;
         self::assertSame('sown-ready sow=2026-05-19 ready=2026-06-18', Said::of($day->chosen));
         self::assertSame('sown sow=2026-05-12', Said::of($day->other));
-        $other = LittleGarden::radish('2026-05-12', 'A1', 0, 10_000);
+        $other = LittleGarden::radish('2026-05-12', 'A1', 0, 10_000_000);
         self::assertSame(self::short($garden->with([$other]), 'radish') - self::short($garden, 'radish'), $day->units);
         self::assertEqualsWithDelta(0.0, $day->more, 1e-6, 'the same length and stay, and it serves as much');
         self::assertStringStartsWith('step-longer', Said::of($length->other));
@@ -99,8 +99,9 @@ final class MendingTest extends TestCase
 
     public function testTightWeeksAreThoseWithHardlyABedFree(): void
     {
-        $full = [LittleGarden::radish('2026-06-02', 'A1', 0, 20_000), LittleGarden::radish('2026-06-02', 'A2', 0, 20_000, number: 2),
-            LittleGarden::radish('2026-06-02', 'A3', 0, 16_000, number: 3)];
+        $full = [LittleGarden::radish('2026-06-02', 'A1', 0, 20_000_000), LittleGarden::radish('2026-06-02', 'A2', 0, 20_000_000,
+            number: 2),
+            LittleGarden::radish('2026-06-02', 'A3', 0, 16_000_000, number: 3)];
         $garden = LittleGarden::on('2026-05-04', $full);
         [$run] = $tight = TightWeeks::of($garden, Book::crops(), []);
 
@@ -112,7 +113,7 @@ final class MendingTest extends TestCase
 
     public function testFiguresAddUp(): void
     {
-        $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000)], ['2026-06-20' => 60]);
+        $garden = LittleGarden::on('2026-05-01', [LittleGarden::radish('2026-05-19', 'A1', 0, 10_000_000)], ['2026-06-20' => 60]);
         $figures = PlanFigures::of($garden, self::planner(), Book::crops(), Book::recipes());
 
         self::assertSame([1.0, 10.0 * 42, 64 * 200.0], [$figures->kept, $figures->bedDays, $figures->income]);
