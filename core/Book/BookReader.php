@@ -94,6 +94,7 @@ final readonly class BookReader
             array_filter(array_combine(BookColumns::NOTES, array_map(static fn (string $note): string => $values->has($note)
                 ? $values->text($note) : '', BookColumns::NOTES)), static fn (string $note): bool => '' !== $note),
             $values->has('also') ? array_map(trim(...), explode(';', $values->words('also', 200))) : [],
+            $this->planted($values),
         );
     }
 
@@ -157,7 +158,21 @@ final readonly class BookReader
             $values->float('thousand_seed_g', 0.01, 1000000),
             $values->float('tray_loss', 0, 0.9),
             $values->int('cells_per_tray', 1, 600),
+            $values->has('sow_cm') ? Length::fromCentimetres($values->float('sow_cm', 0.3, 300)) : null,
         );
+    }
+
+    /** As it stands when it is planted out of trays; null: as when it is sown. */
+    private function planted(BookValues $values): ?Stand
+    {
+        if (!$values->has('spacing_planted')) {
+            return null;
+        }
+        $school = $values->spacing('spacing_planted');
+
+        return $this->stand($values)->standing($school->rows, $school->inRow, $values->optionalInt('seeds_per_cell', 1, 20)
+            ?? $values->int('seeds_per_spot', 1, 20), $values->optionalInt('plants_per_cell', 1, 12) ?? $values->int('plants_per_spot',
+                1, 12));
     }
 
     private function produce(BookValues $values): Produce

@@ -6,7 +6,9 @@ namespace JollyFurrow\Check;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Crop\Stand;
 use JollyFurrow\Recipe\RecipeBook;
 
 /** The cost of the plan, item by item, reckoned once more: new plantings, what waits, what is short. */
@@ -86,11 +88,17 @@ final readonly class CostRules
             $planting->parts('pieces'))) / 1000;
         $method = $planting->text('method');
         $hours = $this->recipes->get($planting->text('recipe'))->hoursPer100Metres() + (self::HOURS[$method] ?? 0.0);
-        $cells = 'transplanted' === $method ? $crop->stand->rows / $crop->stand->inRow->metres() / (1 - $crop->stand->trayLoss) : 0.0;
+        $cells = 'transplanted' === $method ? self::cells($crop->standFor(Method::Transplanted)) : 0.0;
         $days = ($planting->day('clear') ?? 0) - ($planting->day('bed_start') ?? 0) + 1;
         $rent = $this->settings->part('rent')->number($planting->text('place'));
         $wage = $this->settings->number('wage');
 
         return self::SET_UP_HOURS * $wage + $metres * ($hours / 100 * $wage + $cells * self::CENTS_PER_CELL + $days * $rent / 7);
+    }
+
+    /** Cells sown for a metre of bed. */
+    private static function cells(Stand $stand): float
+    {
+        return $stand->rows / $stand->inRow->metres() / (1 - $stand->trayLoss);
     }
 }

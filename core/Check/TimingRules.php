@@ -218,7 +218,7 @@ final readonly class TimingRules
         $width = [] === $widths ? 750.0 : $widths[0];
         $rows = $crop->stand->rows;
 
-        return 1 === $rows || 750.0 === $width ? 1.0 : max(1.0, floor(($width - 150) / floor(600 / ($rows - 1))) + 1) / $rows;
+        return 1 === $rows || 750.0 === $width ? 1.0 : max(1.0, floor(($width - 150) * 1000 / floor(600_000 / ($rows - 1))) + 1) / $rows;
     }
 
     /** As the book says; bulbs planted late stay smaller. */

@@ -20,6 +20,7 @@ final readonly class Crop
      * @param string|null               $of      key of the crop this is a further variety of
      * @param array<string, string>     $notes   the grower's own, by name in the book
      * @param list<string>              $also    other names growers use
+     * @param Stand|null                $planted how it stands when planted out of trays; null: as when sown
      */
     public function __construct(
         public string $key,
@@ -42,6 +43,7 @@ final readonly class Crop
         private ?string $of = null,
         public array $notes = [],
         public array $also = [],
+        private ?Stand $planted = null,
     ) {
     }
 
@@ -49,6 +51,11 @@ final readonly class Crop
     public function perMetreOn(Length $width): float
     {
         return $this->produce->perMetre * Spacing::rowsOn($this->stand, $width) / $this->stand->rows;
+    }
+
+    public function standFor(Method $method): Stand
+    {
+        return Method::Transplanted === $method ? $this->planted ?? $this->stand : $this->stand;
     }
 
     /** An item is a crop in one form of harvest; a further variety of it gives the same item. */

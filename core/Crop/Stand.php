@@ -13,6 +13,7 @@ final readonly class Stand
     private const LARGE_CELLS = 50;
     private const MIDDLE_CELLS = 110;
 
+    /** @param Length|null $sowing distance it is sown at, where that is not the one it is to stand at; null: as the stand wants it */
     public function __construct(
         public int $rows,
         public Length $inRow,
@@ -25,6 +26,7 @@ final readonly class Stand
         public float $thousandSeedGrams,
         public float $trayLoss,
         public int $cellsPerTray,
+        public ?Length $sowing = null,
     ) {
     }
 
@@ -48,5 +50,20 @@ final readonly class Stand
     {
         return new self($rows, $inRow, $this->depth, $seedsPerSpot, $plantsPerSpot, $this->plantsPerSeedUnit, $this->germination,
             $this->fieldFactor, $this->thousandSeedGrams, $this->trayLoss, $this->cellsPerTray);
+    }
+
+    /** Plants that come up of one seed or seed ball in the bed. */
+    public function comesUp(): float
+    {
+        return $this->germination * $this->fieldFactor * $this->plantsPerSeedUnit;
+    }
+
+    /** Plants to be counted on a metre of row after emergence: as many as are to stand, but no more than come up. */
+    public function expected(): float
+    {
+        $wanted = $this->plantsPerSpot / $this->inRow->metres();
+        $sown = null === $this->sowing ? $this->seedsPerSpot / $this->inRow->metres() : 1 / $this->sowing->metres();
+
+        return min($wanted, $sown * $this->comesUp());
     }
 }

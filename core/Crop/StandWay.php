@@ -17,9 +17,9 @@ enum StandWay: string
     private const CLUSTER = 4;
 
     /** Null where the crop is not grown like that. */
-    public function of(Crop $crop): ?Stand
+    public function of(Crop $crop, Method $method): ?Stand
     {
-        $s = $crop->stand;
+        $s = $crop->standFor($method);
         $school = self::Hoe === $this ? $crop->habits->hoe : $crop->habits->underCover;
 
         return match ($this) {
@@ -33,11 +33,11 @@ enum StandWay: string
     }
 
     /** Plants a metre as a multiple of the book's. */
-    public function density(Crop $crop): float
+    public function density(Crop $crop, Method $method): float
     {
         $plants = static fn (Stand $s): float => $s->rows * $s->plantsPerSpot / $s->inRow->metres();
-        $stand = $this->of($crop);
+        $stand = self::Book === $this ? null : $this->of($crop, $method);
 
-        return null === $stand ? 1.0 : $plants($stand) / $plants($crop->stand);
+        return null === $stand ? 1.0 : $plants($stand) / $plants($crop->standFor($method));
     }
 }

@@ -7,6 +7,7 @@ namespace JollyFurrow\Nursery;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Spacing;
+use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Working\From;
 use JollyFurrow\Working\Input;
@@ -28,11 +29,28 @@ final readonly class SeedNeed
 
     public static function of(Crop $crop, Method $method, Spacing $spacing): self
     {
-        $plants = self::plants($crop, $spacing);
+        $plants = self::plants($crop, $method, $spacing);
         $cells = Method::Transplanted === $method ? self::cells($crop, $spacing) : null;
-        $seeds = null === $cells ? self::sownSeeds($crop, $spacing, $plants) : self::traySeeds($crop, $cells);
+        $seeds = null === $cells ? self::inTheBed($crop, $spacing, $plants) : self::traySeeds($crop, $cells);
 
         return new self($plants, $cells, null === $cells ? null : self::trays($crop, $cells), $seeds, self::grams($crop, $seeds));
+    }
+
+    private static function inTheBed(Crop $crop, Spacing $spacing, Working $plants): Working
+    {
+        return null === $crop->stand->sowing ? self::sownSeeds($crop, $spacing, $plants) : self::sownAt($crop, $spacing,
+            $crop->stand->sowing);
+    }
+
+    /** Sown at a distance of its own, and left to stand as it comes up or thinned. */
+    private static function sownAt(Crop $crop, Spacing $spacing, Length $distance): Working
+    {
+        return Working::of(Sum::SeedSown, $spacing->rows * floor($spacing->length->metres() / $distance->metres() + 1e-9), Unit::Seed,
+            'rows * floor(length / distance + 0.000000001)', [
+                Input::of('rows', $spacing->rows, Unit::Row, Source::garden(From::Spacing)),
+                Input::of('length', $spacing->length->centimetres(), Unit::Centimetre, Source::garden(From::ThePlanting)),
+                Input::of('distance', $distance->centimetres(), Unit::Centimetre, $crop->source('sow_cm')),
+            ], Source::practice());
     }
 
     /** Pieces sown per spot, so that the wanted stand comes up: plants / (germination x field factor x plants per seed unit). */
@@ -53,11 +71,14 @@ final readonly class SeedNeed
             ], Source::practice());
     }
 
-    private static function plants(Crop $crop, Spacing $spacing): Working
+    private static function plants(Crop $crop, Method $method, Spacing $spacing): Working
     {
-        return Working::of(Sum::Plants, $spacing->spots() * $crop->stand->plantsPerSpot, Unit::Plant, 'spots * perSpot', [
+        $perSpot = $crop->standFor($method)->plantsPerSpot;
+        $value = $crop->stand === $crop->standFor($method) ? 'plants_per_spot' : 'plants_per_cell';
+
+        return Working::of(Sum::Plants, $spacing->spots() * $perSpot, Unit::Plant, 'spots * perSpot', [
             Input::of('spots', $spacing->spots(), Unit::Spot, Source::garden(From::Spacing)),
-            Input::of('perSpot', $crop->stand->plantsPerSpot, Unit::Plant, $crop->source('plants_per_spot')),
+            Input::of('perSpot', $perSpot, Unit::Plant, $crop->source($value)),
         ], Source::practice());
     }
 
@@ -81,9 +102,12 @@ final readonly class SeedNeed
 
     private static function traySeeds(Crop $crop, Working $cells): Working
     {
-        return Working::of(Sum::SeedInTrays, $cells->value * $crop->stand->seedsPerSpot, Unit::Seed, 'cells * perSpot', [
+        $stand = $crop->standFor(Method::Transplanted);
+        $value = $crop->stand === $stand ? 'seeds_per_spot' : 'seeds_per_cell';
+
+        return Working::of(Sum::SeedInTrays, $cells->value * $stand->seedsPerSpot, Unit::Seed, 'cells * perSpot', [
             Input::of('cells', $cells->value, Unit::Cell, Source::garden(From::WorkingAbove)),
-            Input::of('perSpot', $crop->stand->seedsPerSpot, Unit::None, $crop->source('seeds_per_spot')),
+            Input::of('perSpot', $stand->seedsPerSpot, Unit::None, $crop->source($value)),
         ], Source::practice());
     }
 

@@ -138,6 +138,7 @@ final class StandingReader
         $isTransplanted = null !== $crop->timing->daysFor(Method::Transplanted);
 
         return match (true) {
+            Column::Planted === $column && $isSown && !$crop->habits->stock->isSeed() => [Column::Sown, null],
             \in_array($column, [Column::Planted, Column::Trays], true) && !$isTransplanted => [Column::Sown, Column::Planted === $column
                 && Stock::Seed !== $crop->habits->stock ? null : TakenAs::SownInTheBed],
             Column::Sown === $column && !$isSown => [Column::Trays, TakenAs::SownInTrays],

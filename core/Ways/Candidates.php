@@ -151,8 +151,7 @@ final class Candidates
         return new Candidate($crop->item(), $method, $place, $recipe, $sow->number, $ground->number,
             $ground->number - $this->leads->days($this->recipes->get($recipe), $ground), $ready, $last, $perMetre,
             $this->cost->setUp(), $this->cost->perMetre($crop, $method, $recipe), $yields, $crop->key,
-            Wishes::tray($this->garden->settings->rules, $method, $crop->stand->rows, $crop->stand->inRow->micrometres,
-                $crop->stand->cellsPerTray, $crop->stand->trayLoss));
+            Wishes::tray($this->garden->settings->rules, $method, $crop->standFor($method)));
     }
 
     /** @return array<int, float> share of the whole yield by day number, as the crop's rhythm has it */

@@ -43,8 +43,9 @@ final readonly class PlantingCost
     {
         $planting = Method::Transplanted === $method ? self::HOURS_TRANSPLANTED : self::HOURS_SOWN;
         $hours = ($this->recipes->get($recipe)->hoursPer100Metres() + $planting) / 100;
-        $spots = $crop->stand->rows / $crop->stand->inRow->metres();
-        $cells = Method::Transplanted === $method ? $spots / (1 - $crop->stand->trayLoss) * self::CENTS_PER_CELL : 0.0;
+        $stand = $crop->standFor($method);
+        $cells = Method::Transplanted === $method
+            ? $stand->rows / $stand->inRow->metres() / (1 - $stand->trayLoss) * self::CENTS_PER_CELL : 0.0;
 
         return $hours * $this->garden->settings->wage + $cells;
     }

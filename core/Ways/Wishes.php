@@ -7,6 +7,7 @@ namespace JollyFurrow\Ways;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\Stand;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Keeping;
 use JollyFurrow\Garden\PlanRules;
@@ -129,9 +130,10 @@ final readonly class Wishes
     }
 
     /** Micrometres of bed that the plants of one full tray fill; null: lengths go by the bed. */
-    public static function tray(PlanRules $rules, Method $method, float $rows, int $inRow, int $cells, float $loss): ?int
+    public static function tray(PlanRules $rules, Method $method, Stand $stand): ?int
     {
         return $rules->fullTrays && Method::Transplanted === $method
-            ? max(10 * Length::CENTIMETRE, (int) (floor($cells * (1 - $loss) / $rows) * $inRow)) : null;
+            ? max(10 * Length::CENTIMETRE,
+                (int) (floor($stand->cellsPerTray * (1 - $stand->trayLoss) / $stand->rows) * $stand->inRow->micrometres)) : null;
     }
 }

@@ -58,12 +58,11 @@ final readonly class StandCheck
      */
     private static function expected(Garden $garden, Planting $planting, Crop $crop): float
     {
-        $stand = $crop->stand;
+        $stand = $crop->standFor($planting->method);
         $bed = $garden->bedsByName()[$planting->pieces[0]->bed ?? ''] ?? null;
-        $up = $stand->seedsPerSpot * $stand->plantsPerSeedUnit * $stand->germination * $stand->fieldFactor;
-        $plants = Method::Sown === $planting->method ? min((float) $stand->plantsPerSpot, $up) : (float) $stand->plantsPerSpot;
 
-        return Spacing::rowsOn($stand, $bed->width ?? $garden->usualWidth($planting->place)) / $stand->inRow->metres() * $plants;
+        return Spacing::rowsOn($stand, $bed->width ?? $garden->usualWidth($planting->place)) * (Method::Sown === $planting->method
+            ? $stand->expected() : $stand->plantsPerSpot / $stand->inRow->metres());
     }
 
     /** The nearest of the rough shares a note is kept in. */

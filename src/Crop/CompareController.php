@@ -84,9 +84,9 @@ final class CompareController extends Page
     {
         [$cropKey, $methodKey] = explode('/', $key);
         $method = Method::from($methodKey);
-        $stand = $way->of($book->get($cropKey));
+        $stand = $way->of($book->get($cropKey), $method);
         $crop = null === $stand ? $book->get($cropKey) : $book->get($cropKey)->standing($stand,
-            YieldByDensity::times($book->get($cropKey), $way->density($book->get($cropKey))));
+            YieldByDensity::times($book->get($cropKey), $way->density($book->get($cropKey), $method)));
         $bed = array_values(array_filter($garden->beds, static fn ($b): bool => $b->place === $place))[0] ?? null;
         $spacing = Spacing::inBed($crop->stand, $bed->width ?? Length::fromMicrometres(self::USUAL_WIDTH), $length);
         $candidates = new Candidates($garden, $recipes);

@@ -175,8 +175,11 @@ final class CropFacts
                 'stock_ahead_days')] : []),
             new Fact(['Rows in a bed of', Quantity::short(Length::fromCentimetres(75))], (string) $s->rows, 'rows'),
             new Fact('Distance in the row', Quantity::short($s->inRow), 'in_row_cm'),
+            ...(null === $s->sowing ? [] : [new Fact('Sown at', [Quantity::short($s->sowing), 'in the row; about',
+                Quantity::of($s->expected() * $s->rows, Unit::Plant), 'a metre come up'], 'sow_cm')]),
             new Fact('Wide rows for the hoe', $school($h->hoe), 'spacing_hoe'),
             ...(null === $h->underCover ? [] : [new Fact('Closer under cover', $school($h->underCover), 'spacing_cover')]),
+            ...self::planted($crop),
             new Fact('Depth', Quantity::short($s->depth), 'depth_cm'),
             new Fact('Seeds per spot', (string) $s->seedsPerSpot, 'seeds_per_spot'),
             new Fact('Plants left at each spot', (string) $s->plantsPerSpot, 'plants_per_spot'),
@@ -188,6 +191,21 @@ final class CropFacts
                     Quantity::of($s->thousandSeedGrams / 1000, Unit::Gram), 'thousand_seed_g'),
             new Fact('Lost in the nursery', Quantity::of($s->trayLoss, Unit::Share), 'tray_loss'),
             new Fact('Cells per tray', (string) $s->cellsPerTray, 'cells_per_tray'),
+        ];
+    }
+
+    /** @return list<Fact> how it stands out of trays, where that is not as it is sown */
+    private static function planted(Crop $crop): array
+    {
+        $planted = $crop->standFor(Method::Transplanted);
+
+        return $planted === $crop->stand ? [] : [
+            new Fact('Planted out of trays', [Quantity::of($planted->rows, Unit::Row), ',', Quantity::short($planted->inRow), 'in the row'],
+                'spacing_planted'),
+            ...($planted->seedsPerSpot === $crop->stand->seedsPerSpot ? []
+                : [new Fact('Seeds per cell', (string) $planted->seedsPerSpot, 'seeds_per_cell')]),
+            ...($planted->plantsPerSpot === $crop->stand->plantsPerSpot ? []
+                : [new Fact('Plants left in a cell', (string) $planted->plantsPerSpot, 'plants_per_cell')]),
         ];
     }
 

@@ -59,7 +59,7 @@ final readonly class PlantingSheet
     public static function of(Planting $planting, Crop $crop, Garden $garden, RecipeBook $recipes): self
     {
         $bed = $garden->bedsByName()[$planting->pieces[0]->bed];
-        $spacing = Spacing::inBed($crop->stand, $bed->width, $planting->length());
+        $spacing = Spacing::inBed($crop->standFor($planting->method), $bed->width, $planting->length());
         $area = $planting->length()->times($bed->width);
         $seed = SeedNeed::of($crop, $planting->method, $spacing);
         $settings = $garden->settings;

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Books\GardenBooks;
 use App\Change\PlantingChanges;
 use App\Change\Replacement;
+use App\Crop\NewCrop;
 use App\Garden\BedSeries;
 use App\Log\ChangeLog;
+use App\Log\Meanwhile;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
@@ -66,9 +69,13 @@ final class StandingController extends Page
     /** The list again with its columns and cells as they are now: looked at, or kept whole. */
     #[Route('/g/{garden}/standing', name: 'standing_keep', methods: ['POST'])]
     public function keep(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book, RecipeBook $recipes, ChangeLog $log,
-        BedSeries $series, PlantingKeeper $plantings, Connection $connection): Response
+        BedSeries $series, PlantingKeeper $plantings, Connection $connection, NewCrop $newCrop, GardenBooks $books): Response
     {
         $entry = new Entry($request->request->all());
+        if ('' !== $entry->raw('grow')) {
+            $this->grow($entry, $visit, $newCrop);
+            $book = $books->with($snapshot->of($visit->gardenId)->own);
+        }
         $garden = $snapshot->of($visit->gardenId);
         $list = PastedList::again($entry, $garden->settings->units, $book, $recipes);
         $list->read($entry, $garden);
@@ -95,6 +102,20 @@ final class StandingController extends Page
         }
 
         return $this->kept($visit, $words($count).'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));
+    }
+
+    /** A crop the list names and the book lacks is made from one that grows like it. */
+    private function grow(Entry $entry, Visit $visit, NewCrop $newCrop): void
+    {
+        $row = $entry->raw('grow');
+        try {
+            $problem = $newCrop->make($visit->gardenId, $visit->accountId, $entry->raw('called-'.$row), $entry->raw('like-'.$row));
+        } catch (Meanwhile $meanwhile) {
+            $problem = $this->sayer->why($meanwhile);
+        }
+        if ('' !== $problem) {
+            $entry->fault('like-'.$row, $problem);
+        }
     }
 
     /** What stands takes the dates the weather has given it. */

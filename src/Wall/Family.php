@@ -24,6 +24,7 @@ enum Family: string
     case Honeysuckle = 'Honeysuckle';
     case Borage = 'Borage';
     case Mallow = 'Mallow';
+    case Ginger = 'Ginger';
 
     public static function css(string $family): string
     {
@@ -50,6 +51,7 @@ enum Family: string
             self::Honeysuckle => '❖',
             self::Borage => '✦',
             self::Mallow => '✽',
+            self::Ginger => '☘',
             null => '·',
         };
     }

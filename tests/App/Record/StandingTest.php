@@ -50,6 +50,24 @@ final class StandingTest extends AppCase
         self::assertSame(['leek', 'radish'], $this->items());
     }
 
+    /** A crop the book lacks is made from the cell in one step, of one that grows like it; the list goes on from there. */
+    public function testACropTheBookLacksIsAddedFromTheList(): void
+    {
+        $list = ['column' => ['bed', 'crop', 'date', 'length'], 'cell' => [['A1', 'Yacon', 'planted 20 February', '5 m']],
+            'called-0' => 'Yacon', 'grow' => '0'];
+        $this->post($this->path('/standing'), [...$list, 'like-0' => 'moonfruit']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('"moonfruit" is not in the crop book', $this->text());
+        self::assertSame([], $this->snapshot()->own);
+
+        $this->post($this->path('/standing'), [...$list, 'like-0' => 'beet']);
+        self::assertStringContainsString('Yacon, 5 m', $this->text());
+        unset($list['grow']);
+        $this->post($this->path('/standing'), [...$list, 'keep' => '1']);
+        self::assertSame(['leek', 'own-yacon'], $this->items());
+        self::assertSame('taken from Beet, bunched', $this->snapshot()->own[0]->note);
+    }
+
     public function testBedsThatAreNotThereAreMadeWhenAsked(): void
     {
         $this->post($this->path('/standing'), ['keep' => '1', 'make' => '1', 'bed_length' => '30 m', 'bed_width' => '80 cm',

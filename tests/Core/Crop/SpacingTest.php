@@ -41,7 +41,7 @@ final class SpacingTest extends TestCase
         $stand = Book::crops()->get('carrot')->stand;
         $rows = static fn (float $cm): int => Spacing::inBed($stand, Length::fromCentimetres($cm), Length::fromMetres(10))->rows;
 
-        self::assertSame([5, 7, 9, 1], [$rows(75), $rows(105), $rows(140), $rows(20)]);
+        self::assertSame([6, 8, 11, 1], [$rows(75), $rows(105), $rows(140), $rows(20)]);
     }
 
     public function testACropOfOneRowStaysOneRow(): void

@@ -7,6 +7,7 @@ namespace JollyFurrow\Tests\Ladder;
 use JollyFurrow\Book\BookReader;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\StandWay;
 use JollyFurrow\Crop\YieldByDensity;
 use JollyFurrow\Garden\SuccessionSchool;
@@ -148,13 +149,13 @@ final class LadderTest extends TestCase
     public function testClustersKeepTheStandWithAQuarterOfTheSpots(): void
     {
         $beet = Book::crops()->get('beet');
-        $clusters = StandWay::Clusters->of($beet);
+        $clusters = StandWay::Clusters->of($beet, Method::Sown);
         self::assertNotNull($clusters);
         self::assertSame([4, 4 * $beet->stand->inRow->micrometres], [$clusters->plantsPerSpot, $clusters->inRow->micrometres]);
-        self::assertEqualsWithDelta(1.0, StandWay::Clusters->density($beet), 1e-9);
-        self::assertNull(StandWay::Clusters->of(Book::crops()->get('corn')));
+        self::assertEqualsWithDelta(1.0, StandWay::Clusters->density($beet, Method::Sown), 1e-9);
+        self::assertNull(StandWay::Clusters->of(Book::crops()->get('corn'), Method::Sown));
         foreach (Book::crops()->entries() as $crop) {
-            self::assertLessThanOrEqual(1.0001, StandWay::Hoe->density($crop), $crop->key.': the hoe wants room');
+            self::assertLessThanOrEqual(1.0001, StandWay::Hoe->density($crop, $crop->methods()[0]), $crop->key.': the hoe wants room');
         }
     }
 

@@ -23,12 +23,12 @@ final class SeedNeedTest extends TestCase
         self::assertEqualsWithDelta(108 * 1.1 / 1000, $need->grams->value, 1e-9);
     }
 
-    /** 5 rows x 333 spots; 1665 / (0.8 x 0.65) = 3201.9: the stand asks for more than one seed a spot. */
+    /** 5 rows x 250 spots; 1250 / (0.85 x 0.65) = 2262.4: the stand asks for more than one seed a spot. */
     public function testSownSeedAllowsForWhatDoesNotComeUp(): void
     {
-        $need = self::need('carrot', Method::Sown, 10);
+        $need = self::need('spinach', Method::Sown, 10);
 
-        self::assertSame([1665.0, 3202.0], [$need->plants->value, $need->seeds->value]);
+        self::assertSame([1250.0, 2263.0], [$need->plants->value, $need->seeds->value]);
         self::assertNull($need->trays);
     }
 
