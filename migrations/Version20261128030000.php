@@ -23,7 +23,7 @@ final class Version20261128030000 extends AbstractMigration
 
     public function getDescription(): string
     {
-        return 'Lengths in whole micrometres: what was typed in inches and rounded to millimetres is exact again, in the log too';
+        return 'Lengths in whole micrometres: what was typed in inches and rounded to millimetres is exact again, in the log too; care a planting does without';
     }
 
     public function isTransactional(): bool
@@ -62,6 +62,7 @@ final class Version20261128030000 extends AbstractMigration
         }
         // A proposal holds stretches of the beds as they were: it is drawn up anew.
         $this->addSql("DELETE FROM proposal WHERE garden_id IN (SELECT garden_id FROM garden WHERE units = 'us')");
+        $this->addSql('ALTER TABLE planting ADD COLUMN care_left_out CLOB DEFAULT NULL');
         $this->addSql('COMMIT');
     }
 

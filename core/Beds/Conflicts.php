@@ -102,6 +102,12 @@ final readonly class Conflicts
                 ...array_map(static fn (Message $against): Breach => self::breach(Rule::BedTemper, bed: $bed->name, against: $against),
                     $tempers)];
         }
+        $rots = null === $crop ? null : $ground->restingOn($piece, $planting->bedStart->number);
+        if (null !== $rots) {
+            $found[] = self::breach(Rule::ResidueRots,
+                crop: $this->book->has($rots->item) ? $this->book->get($rots->item)->name : $rots->item,
+                bed: $bed->name, until: Day::of($rots->holdsUntil()));
+        }
         foreach ($ground->inTheWay($piece, $planting->bedStart->number, $planting->clear->number) as $key) {
             $other = $plantings->get($key);
             if (null !== $other && $key !== $planting->key && !(isset($inQuestion[$key]) && $key < $planting->key)) {

@@ -6,6 +6,7 @@ namespace JollyFurrow\Beds;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
@@ -14,6 +15,7 @@ use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Preparation\Residue;
 use JollyFurrow\Time\Day;
 
 /**
@@ -65,7 +67,7 @@ final class Ground
     {
         foreach ($planting->pieces as $piece) {
             $this->stand($planting->key, $piece, $planting->item, $planting->variety, $planting->bedStart->number,
-                $planting->clear->number, $planting->ready->number);
+                $planting->clear->number, $planting->ready->number, $this->rested($planting, $piece));
             $this->gap->stood($piece, $planting->item, $planting->occupancy());
         }
     }
@@ -112,7 +114,7 @@ final class Ground
         $length = $bed->length->micrometres;
         $blocked = [];
         foreach ($this->stands[$bed->name] as $stand) {
-            if (!$stand->isPast && $stand->start <= $last && $start <= $stand->last) {
+            if (!$stand->isPast && $stand->start <= $last && $start <= $stand->holdsUntil()) {
                 $blocked[] = [$stand->from, $stand->to];
             }
         }
@@ -247,6 +249,27 @@ final class Ground
         return array_values($found);
     }
 
+    /** What of a green manure that stood there still rots on a stretch when its bed is to be made ready. */
+    public function restingOn(Stretch $stretch, int $start): ?Occupant
+    {
+        foreach ($this->stands[$stretch->bed] ?? [] as $stand) {
+            if ($stand->last < $start && $start <= $stand->holdsUntil() && $stand->from < $stretch->to && $stretch->from < $stand->to) {
+                return $stand;
+            }
+        }
+
+        return null;
+    }
+
+    private function rested(Planting $planting, Stretch $piece): ?int
+    {
+        $crop = $this->book->has($planting->variety) ? $this->book->get($planting->variety) : null;
+        $order = $this->order[$piece->bed] ?? null;
+
+        return null === $order || Pattern::GreenManure !== $crop?->pattern ? null : Residue::restedBy($crop,
+            $this->garden->beds[$order]->width, $planting->ground, $planting->clear, $this->garden->place->latitude)->number;
+    }
+
     /** @return array{why: string, hasWhy: string} */
     private static function why(string $why): array
     {
@@ -258,12 +281,13 @@ final class Ground
         return new Breach($rule, Message::of($rule, ...$values));
     }
 
-    private function stand(string $planting, Stretch $piece, string $item, string $variety, int $start, int $last, int $ready): void
+    private function stand(string $planting, Stretch $piece, string $item, string $variety, int $start, int $last, int $ready,
+        ?int $rested = null): void
     {
         $crop = $this->book->has($item) ? $this->book->get($item) : null;
         $this->stands[$piece->bed][] = new Occupant(
             $planting, $item, $variety, $crop->family ?? $item, $crop->habits->rotation ?? '', $crop?->feeding->value ?? '',
-            $piece->from, $piece->to, $start, $last, $ready, '' === $planting, $piece->widthShare,
+            $piece->from, $piece->to, $start, $last, $ready, '' === $planting, $piece->widthShare, $rested,
         );
         if ('' !== $planting && isset($this->order[$piece->bed])) {
             $this->families[$crop->family ?? $item][$this->order[$piece->bed]][] = [$start, $last];

@@ -8,8 +8,9 @@ namespace JollyFurrow\Beds;
 final readonly class Occupant
 {
     /**
-     * @param string $planting key; '': of an earlier year
-     * @param bool   $isPast   nothing but the day it was cleared is known
+     * @param string   $planting key; '': of an earlier year
+     * @param bool     $isPast   nothing but the day it was cleared is known
+     * @param int|null $rested   the ground can be made ready again from that day on; null: as soon as it is cleared
      */
     public function __construct(
         public string $planting,
@@ -25,6 +26,13 @@ final readonly class Occupant
         public int $ready,
         public bool $isPast,
         public float $widthShare = 1.0,
+        private ?int $rested = null,
     ) {
+    }
+
+    /** The last day nothing else can be begun on its ground: what is left of a green manure rots first. */
+    public function holdsUntil(): int
+    {
+        return null === $this->rested ? $this->last : max($this->last, $this->rested - 1);
     }
 }

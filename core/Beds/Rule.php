@@ -41,6 +41,8 @@ enum Rule: string implements Code
     case AfterUnsuited = 'after-unsuited';
     /** Values: family, bed. */
     case OutsideItsBlock = 'outside-its-block';
+    /** Values: crop, bed, until. */
+    case ResidueRots = 'residue-rots';
     /** Values: crop, bed. */
     case OneLongRow = 'one-long-row';
 

@@ -12,6 +12,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Preparation\Leads;
@@ -108,7 +109,9 @@ final readonly class FreeBed
         $start = $candidate->ground - $this->leads->days($recipe, Day::of($candidate->ground));
         $stay = Stay::ofCandidate($crop, $candidate, $start, min($candidate->lastField, $until->number));
 
-        return $this->ground->mayStand($bed, $stay) && $this->standsUnder($bed, $crop, $candidate);
+        $isRested = null === $this->ground->restingOn(Stretch::of($bed->name, 0, $bed->length->micrometres), $start);
+
+        return $isRested && $this->ground->mayStand($bed, $stay) && $this->standsUnder($bed, $crop, $candidate);
     }
 
     /** Nor do the covers over the bed make it come to nothing. */

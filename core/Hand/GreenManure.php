@@ -87,6 +87,9 @@ final readonly class GreenManure
             $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
             $rest = Residue::restDays(self::tonnes($crop, $bed, $share), $plant, $garden->place->latitude);
             $end = $plant->since($end) < $rest ? $plant->plus(-$rest) : $end;
+            while (!$end->isBefore($sow) && $plant->isBefore(Residue::restedBy($crop, $bed->width, $sow, $end, $garden->place->latitude))) {
+                $end = $end->plus(-1);
+            }
             $share = min(1.0, max(0, $end->since($sow)) / max(1, $days));
             if ($share >= self::LEAST_SHARE && $ground->mayStand($bed, Stay::ofGreenManure($crop, $sow, $end))) {
                 $found[] = self::of($garden, $bed, $length, $crop, $sow, $end, $plant, $share);

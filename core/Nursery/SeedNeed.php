@@ -45,7 +45,7 @@ final readonly class SeedNeed
     /** Sown at a distance of its own, and left to stand as it comes up or thinned. */
     private static function sownAt(Crop $crop, Spacing $spacing, Length $distance): Working
     {
-        return Working::of(Sum::SeedSown, $spacing->rows * floor($spacing->length->metres() / $distance->metres() + 1e-9), Unit::Seed,
+        return Working::of(Sum::SeedSownAt, $spacing->rows * floor($spacing->length->metres() / $distance->metres() + 1e-9), Unit::Seed,
             'rows * floor(length / distance + 0.000000001)', [
                 Input::of('rows', $spacing->rows, Unit::Row, Source::garden(From::Spacing)),
                 Input::of('length', $spacing->length->centimetres(), Unit::Centimetre, Source::garden(From::ThePlanting)),

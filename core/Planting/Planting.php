@@ -22,19 +22,20 @@ final readonly class Planting
     public string $variety;
 
     /**
-     * @param string            $key      item, sowing day, number
-     * @param Day               $sow      in the tray or in the bed
-     * @param Day               $ground   sown in the bed or planted out
-     * @param Day               $bedStart first day the bed is taken, preparation included
-     * @param Day               $ready    first harvest
-     * @param Day               $clear    last day the bed is taken
-     * @param float             $perMetre yield per bed metre in units of sale
+     * @param string            $key         item, sowing day, number
+     * @param Day               $sow         in the tray or in the bed
+     * @param Day               $ground      sown in the bed or planted out
+     * @param Day               $bedStart    first day the bed is taken, preparation included
+     * @param Day               $ready       first harvest
+     * @param Day               $clear       last day the bed is taken
+     * @param float             $perMetre    yield per bed metre in units of sale
      * @param list<Stretch>     $pieces
-     * @param list<Message>     $remarks  soft rules that bent, and what else is to be told
-     * @param float             $stand    share of a full stand that came up and is still there
-     * @param Left|null         $left     what a look or a harvest found still to come
-     * @param string|null       $variety  null: the crop's first
-     * @param array<int, float> $harvest  share of the yield by days after ready, for cuts and pickings; none: by the crop's rhythm
+     * @param list<Message>     $remarks     soft rules that bent, and what else is to be told
+     * @param float             $stand       share of a full stand that came up and is still there
+     * @param Left|null         $left        what a look or a harvest found still to come
+     * @param string|null       $variety     null: the crop's first
+     * @param array<int, float> $harvest     share of the yield by days after ready, for cuts and pickings; none: by the crop's rhythm
+     * @param list<string>      $careLeftOut keys of care that is not done for it, by choice
      */
     public function __construct(
         public string $key,
@@ -56,6 +57,7 @@ final readonly class Planting
         public ?Left $left = null,
         ?string $variety = null,
         public array $harvest = [],
+        public array $careLeftOut = [],
     ) {
         $this->variety = $variety ?? $item;
     }
@@ -97,10 +99,11 @@ final readonly class Planting
      * @param list<Stretch>|null     $pieces
      * @param list<Message>|null     $remarks
      * @param array<int, float>|null $harvest
+     * @param list<string>|null      $careLeftOut
      */
     public function but(?string $key = null, ?PlaceType $place = null, ?Dates $dates = null, ?array $pieces = null,
         ?Standing $standing = null, ?bool $locked = null, ?array $remarks = null, ?float $stand = null, ?Left $left = null,
-        ?float $perMetre = null, ?string $recipe = null, ?array $harvest = null): self
+        ?float $perMetre = null, ?string $recipe = null, ?array $harvest = null, ?array $careLeftOut = null): self
     {
         return new self(
             $key ?? $this->key, $this->item, $this->method, $place ?? $this->place, $recipe ?? $this->recipe,
@@ -108,6 +111,7 @@ final readonly class Planting
             $dates->ready ?? $this->ready, $dates->clear ?? $this->clear,
             $perMetre ?? $this->perMetre, $pieces ?? $this->pieces, $standing ?? $this->standing, $locked ?? $this->locked,
             $remarks ?? $this->remarks, $stand ?? $this->stand, $left ?? $this->left, $this->variety, $harvest ?? $this->harvest,
+            $careLeftOut ?? $this->careLeftOut,
         );
     }
 

@@ -34,6 +34,8 @@ final readonly class Residue
      * Days from ending it to planting by the time of the year, for middling residue, and a week less or more (common
      * practice, no source).
      */
+    /** Between ending it and planting, where nothing else is known, days. */
+    public const USUAL_REST = 21;
     private const REST_DAYS = ['warm' => 21, 'spring' => 28, 'cold' => 35];
     private const WEEK = 7;
 
@@ -78,6 +80,20 @@ final readonly class Residue
             $tonnesPerHectare <= self::HEAVY => ResidueAmount::Middling,
             default => ResidueAmount::Heavy,
         };
+    }
+
+    /** Dry matter in tonnes a hectare of a stand that was ended so long after it was sown: as a share of its full days. */
+    public static function grown(Crop $crop, Length $width, Day $sow, Day $ended): float
+    {
+        $share = min(1.0, max(0, $ended->since($sow)) / max(1, $crop->timing->daysSown ?? 1));
+
+        return $crop->produce->perMetre * 0.1 * $share / $width->metres() * 10;
+    }
+
+    /** The first day the bed can be made ready for what follows a green manure. */
+    public static function restedBy(Crop $crop, Length $width, Day $sow, Day $ended, float $latitude): Day
+    {
+        return $ended->plus(self::restDays(self::grown($crop, $width, $sow, $ended), $ended->plus(self::USUAL_REST), $latitude));
     }
 
     /** Days from ending it until the bed can be planted. */

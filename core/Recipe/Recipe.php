@@ -17,6 +17,7 @@ final readonly class Recipe
         public bool $spreadsCompost,
         public array $steps,
         public Source $source,
+        public Mulch $mulch = Mulch::None,
     ) {
     }
 

@@ -14,6 +14,9 @@ use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\Kit;
+use JollyFurrow\Recipe\Mulch;
+use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 
@@ -38,9 +41,35 @@ final readonly class CareCalendar
     private const FLUSH_DAYS = 7;
     private const THREAD_DAYS = 5;
 
+    /** Two weeks colder than this in the mean, and weeds stand still, degrees C (common practice, no source). */
+    private const WEEDS_GROW = 5.0;
+    /** An ordinary pass so many days after the one that rain made due is left out. */
+    private const NEAR_DAYS = 5;
+
     /** @param list<CareRule> $rules */
-    public function __construct(private Garden $garden, private CropBook $book, private array $rules)
+    public function __construct(private Garden $garden, private CropBook $book, private RecipeBook $recipes, private array $rules)
     {
+    }
+
+    /** @return list<CareRule> what the grower may do or leave for this planting */
+    public function choices(Planting $planting): array
+    {
+        $crop = $this->book->grown($planting->item, $planting->variety);
+
+        return array_values(array_filter($this->rules, fn (CareRule $rule): bool => $rule->isChoice
+            && $this->isPossible($rule, $crop, $planting) && [] !== $this->days($rule, $crop, $planting)));
+    }
+
+    private function isDone(CareRule $rule, Crop $crop, Planting $planting): bool
+    {
+        return $this->isPossible($rule, $crop, $planting) && !\in_array($rule->key, $planting->careLeftOut, true);
+    }
+
+    private function isPossible(CareRule $rule, Crop $crop, Planting $planting): bool
+    {
+        $mulch = $this->recipes->has($planting->recipe) ? $this->recipes->get($planting->recipe)->mulch : Mulch::None;
+
+        return $rule->isFor($crop, $planting->method) && (!$rule->isOnBareSoil || $mulch->isBare());
     }
 
     /** @return list<CareStep> from one day to another, both within, by day and bed */
@@ -62,15 +91,13 @@ final readonly class CareCalendar
         $crop = $this->book->grown($planting->item, $planting->variety);
         $steps = [];
         foreach ($this->rules as $rule) {
-            foreach ($rule->isFor($crop, $planting->method) ? $this->days($rule, $crop, $planting) : [] as $day) {
+            foreach ($this->isDone($rule, $crop, $planting) ? $this->days($rule, $crop, $planting) : [] as $day) {
                 $steps[] = new CareStep($planting, $rule->name, $day, $rule->hoursPer100Metres * $planting->length()->metres() / 100,
-                    $rule->tool);
+                    $rule->tool, $rule);
             }
         }
         $steps = $this->withoutPassesUnderCover($planting, $crop, $steps);
-        foreach ($this->afterRain($planting, $steps) as $again) {
-            $steps[] = $again;
-        }
+        $steps = $this->afterRain($planting, $steps);
         foreach ($this->garden->protections as $protection) {
             $care = $protection->isOver($planting->key, array_map(static fn ($piece): string => $piece->bed, $planting->pieces))
                 ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
@@ -93,7 +120,7 @@ final readonly class CareCalendar
         $crop = $this->book->grown($planting->item, $planting->variety);
         $up = [];
         foreach ($this->rules as $rule) {
-            $days = null !== $rule->lays && $rule->isFor($crop, $planting->method) ? $this->days($rule, $crop, $planting) : [];
+            $days = null !== $rule->lays && $this->isDone($rule, $crop, $planting) ? $this->days($rule, $crop, $planting) : [];
             if (null !== $rule->lays && [] !== $days) {
                 $up[] = [$rule->lays, $days[0], $planting->clear];
             }
@@ -124,7 +151,8 @@ final readonly class CareCalendar
     }
 
     /**
-     * A pass again, where rain has brought weeds up after the last one and the next is not due by then.
+     * With a pass again, where rain has brought weeds up after the last one and the next is not due by then; it takes the
+     * place of the ordinary one near it.
      *
      * @param list<CareStep> $steps
      *
@@ -137,7 +165,7 @@ final readonly class CareCalendar
             && $this->garden->today->since($s->day) <= self::FLUSH_DAYS));
         $last = end($done);
         if (false === $last) {
-            return [];
+            return $steps;
         }
         $fell = 0.0;
         for ($day = $last->day->number; $day < $this->garden->today->number; ++$day) {
@@ -147,8 +175,13 @@ final readonly class CareCalendar
         $isDue = [] !== array_filter($passes, fn (CareStep $s): bool => !$s->day->isBefore($this->garden->today)
             && !$again->isBefore($s->day));
 
-        return $fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again) ? []
-            : [new CareStep($planting, self::WEED_PASS.' again, after rain', $again, $last->hours, $last->tool)];
+        if ($fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again)) {
+            return $steps;
+        }
+        $far = array_filter($steps, static fn (CareStep $s): bool => !str_starts_with($s->name, self::WEED_PASS)
+            || $s->day->isBefore($again) || $s->day->since($again) > self::NEAR_DAYS);
+
+        return [...array_values($far), new CareStep($planting, self::WEED_PASS.' again, after rain', $again, $last->hours, $last->tool)];
     }
 
     /** @return list<Day> never before it stands, never after the bed is cleared */
@@ -181,7 +214,22 @@ final readonly class CareCalendar
             $days[] = $first->plus($n * $rule->every);
         }
 
-        return self::within($planting, $days);
+        return self::within($planting, $rule->isOfGrowingWeeds ? $this->warmEnough($planting, $days) : $days);
+    }
+
+    /**
+     * @param list<Day> $days
+     *
+     * @return list<Day> those in weeks warm enough for weeds
+     */
+    private function warmEnough(Planting $planting, array $days): array
+    {
+        $timing = $this->garden->timing();
+        $weeks = $timing?->twoWeeks(Cover::usualOf($planting->place)) ?? [];
+        $first = $timing->weather->first ?? 0;
+
+        return array_values(array_filter($days, static fn (Day $day): bool => ($weeks[$day->number - $first] ?? self::WEEDS_GROW)
+            >= self::WEEDS_GROW));
     }
 
     /**

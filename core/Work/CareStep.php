@@ -10,7 +10,8 @@ use JollyFurrow\Time\Day;
 /** A piece of care for one planting, on its day, with its hours. */
 final readonly class CareStep
 {
-    public function __construct(public Planting $planting, public string $name, public Day $day, public float $hours, public string $tool)
+    public function __construct(public Planting $planting, public string $name, public Day $day, public float $hours, public string $tool,
+        public ?CareRule $rule = null)
     {
     }
 }

@@ -16,6 +16,7 @@ enum Sum: string
     case Cells = 'cells';
     case Trays = 'trays';
     case SeedSown = 'seed-sown';
+    case SeedSownAt = 'seed-sown-at';
     case SeedInTrays = 'seed-in-trays';
     case SeedWeight = 'seed-weight';
     case Compost = 'compost';

@@ -10,6 +10,7 @@ use App\Shared\Faults;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Crop\Stock;
 use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\Tools;
 use JollyFurrow\Work\CarePoint;
@@ -76,6 +77,12 @@ final readonly class CareFile
             Source::of($node->choice('source', SourceKind::class)),
             $node->has('on') ? $node->monthDay('on') : null,
             $node->has('lays') ? $node->choice('lays', Kit::class) : null,
+            array_values(array_filter(array_map(Stock::tryFrom(...), self::names($node, 'not_stocks',
+                array_map(static fn (Stock $s): string => $s->value,
+                    Stock::cases()))))),
+            $node->has('bare') && $node->bool('bare'),
+            $node->has('growing') && $node->bool('growing'),
+            $node->has('choice') && $node->bool('choice'),
         );
     }
 

@@ -25,6 +25,7 @@ final class PlantingCodec
     /** Harvests of one planting, and days from its first to its last. */
     private const MOST_HARVESTS = 400;
     private const LONGEST_HARVEST = 400;
+    private const MOST_CARE = 40;
 
     private const DATES = ['sow' => 'sow', 'ground' => 'ground', 'bed_start' => 'bedStart', 'ready' => 'ready', 'clear' => 'clear'];
 
@@ -46,6 +47,7 @@ final class PlantingCodec
             'pieces' => array_map(self::stretch(...), $p->pieces),
             ...(1.0 === $p->stand ? [] : ['stand' => $p->stand]),
             ...([] === $p->harvest ? [] : ['harvest' => self::days($p->harvest)]),
+            ...([] === $p->careLeftOut ? [] : ['care_left_out' => $p->careLeftOut]),
             ...(null === $p->left ? [] : ['left' => ['share' => $p->left->share, 'since' => $p->left->since->iso()]]),
         ];
     }
@@ -72,7 +74,7 @@ final class PlantingCodec
             $node->float('per_metre', 0, 10_000), $pieces, $node->choice('standing', Standing::class), $node->bool('locked'),
             self::remarks($node),
             $node->has('stand') ? $node->float('stand', 0, 1) : 1.0, self::left($node), $variety,
-            self::harvest($node),
+            self::harvest($node), $node->has('care_left_out') ? $node->texts('care_left_out', self::MOST_CARE) : [],
         );
     }
 
@@ -87,6 +89,7 @@ final class PlantingCodec
             self::known($r->json('remarks')),
             $r->float('stand'), null === $r->optionalInt('left_since') ? null : new Left($r->float('left_share'),
                 $r->day('left_since')), $r->text('variety'), self::byDay($r->optionalJson('harvest')),
+            array_values(array_filter($r->optionalJson('care_left_out'), is_string(...))),
         );
     }
 

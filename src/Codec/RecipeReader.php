@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Codec;
 
 use JollyFurrow\Recipe\Kit;
+use JollyFurrow\Recipe\Mulch;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeRules;
 use JollyFurrow\Recipe\Step;
@@ -25,7 +26,7 @@ final class RecipeReader
         usort($steps, static fn (Step $a, Step $b): int => $b->leadDays <=> $a->leadDays);
 
         return [] === $steps ? null : new Recipe($key, $node->text('name', 80), $node->key('hatch'), $node->bool('compost'), $steps,
-            self::source($node));
+            self::source($node), $node->has('mulch') ? $node->choice('mulch', Mulch::class) : Mulch::None);
     }
 
     /** @return array<string, mixed> */
@@ -34,6 +35,7 @@ final class RecipeReader
         return [
             'key' => $recipe->key, 'name' => $recipe->name, 'hatch' => $recipe->hatch, 'compost' => $recipe->spreadsCompost,
                 'source' => $recipe->source->kind->value,
+            ...($recipe->mulch->isBare() ? [] : ['mulch' => $recipe->mulch->value]),
             ...('' === $recipe->source->note ? [] : ['note' => $recipe->source->note]),
             'steps' => array_map(static fn (Step $s): array => array_filter(['name' => $s->name, 'lead' => $s->leadDays,
                 'lead_spring' => $s->leadSpring, 'lead_cold' => $s->leadCold, 'hours' => $s->hoursPer100Metres, 'tool' => $s->tool,

@@ -32,12 +32,14 @@ final class OneMoreController extends Page
         $method = $entry->choice('method', Method::class);
         $planting = $entry->isGood() ? $planner->oneMore($garden, $item, $sow, $place, $method) : null;
         if (null === $planting) {
-            $this->addFlash('done', 'This sowing is not possible any more: its day has gone by or its bed is taken. Here is what is possible now.');
+            $this->addFlash('done',
+                'This sowing is not possible any more: its day has gone by or its bed is taken. Here is what is possible now.');
 
             return $this->seeOther('plan', ['garden' => $visit->gardenId]);
         }
         $drawUp->add($visit->gardenId, $visit->accountId, $planting, $book->get($item)->name);
-        $this->addFlash('done', \sprintf('%s is planned on bed %s, to be sown on %s. It is locked: drawing up leaves it as it is. The log takes it back.', $book->get($item)->name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow)));
+        $this->addFlash('done',
+            \sprintf('%s is planned on bed %s, to be sown on %s. It is locked: drawing up leaves it as it is. The log takes it back.', $book->get($item)->name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow)));
 
         return $this->seeOther('plan', ['garden' => $visit->gardenId]);
     }

@@ -43,6 +43,8 @@ final class PlantingController extends Page
         $residue = null === $height || !$entry->isGood() ? null : Residue::byEye($crop, $height, $cover / 100,
             $stand->garden->bedsByName()[$found->pieces[0]->bed], $found->length());
 
+        $tending = new CareCalendar($stand->garden, $book, $recipes, $care->load());
+
         return $this->page($request, 'plan/planting.html.twig', [
             'visit' => $visit,
             'garden' => $stand->garden,
@@ -54,7 +56,8 @@ final class PlantingController extends Page
             'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key,
                 array_map(static fn (Stretch $s): string => $s->bed, $found->pieces)) ? CoverCare::of($stand->garden, $found, $crop, $p)
                 : null, $stand->garden->protections))),
-            'tending' => (new CareCalendar($stand->garden, $book, $care->load()))->of($found),
+            'tending' => $tending->of($found),
+            'care_choices' => $tending->choices($found),
             'recipe' => $recipes->get($found->recipe),
             'steps' => (new Leads($stand->garden))->dated($recipes->get($found->recipe), $found),
             'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),
@@ -64,7 +67,7 @@ final class PlantingController extends Page
             'reasons' => (new PlantingReasons($stand->garden, $book, $recipes, $found))->all(),
             'isGreenManure' => Pattern::GreenManure === $crop->pattern,
             'residue' => $residue,
-            'rest' => null === $residue ? null : Residue::restDays($residue->tonnesPerHectare(), $found->clear->plus(21),
+            'rest' => null === $residue ? null : Residue::restDays($residue->tonnesPerHectare(), $found->clear->plus(Residue::USUAL_REST),
                 $stand->garden->place->latitude),
             'passes' => null === $residue ? null : Residue::passes($residue->tonnesPerHectare(), false),
         ], 'panel', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);

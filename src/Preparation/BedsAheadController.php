@@ -70,7 +70,7 @@ final class BedsAheadController extends Page
                 array_map(static fn (PlaceType $p): array => $garden->metresOf($p) > 0 ? self::bars(BedsAhead::of($garden, $p),
                     $garden->metresOf($p)) : [], PlaceType::cases()))),
             'kit' => self::kit($garden, KitNeed::byWeek($garden, $this->recipes, new CareCalendar($garden, $this->book,
-                $this->care->load()))),
+                $this->recipes, $this->care->load()))),
             'entry' => $entry,
             'missed' => $entry->isBegun() && $entry->isGood() ? RainQuestion::of($garden, $this->recipes, $rain, $days) : null,
             'outlook' => null === $wet ? null : ['from' => $wet[0], 'days' => $wet[1], 'mm' => $wet[2], 'source' => $source->words(),

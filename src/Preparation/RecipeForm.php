@@ -6,6 +6,7 @@ namespace App\Preparation;
 
 use App\Shared\Entry;
 use JollyFurrow\Recipe\Kit;
+use JollyFurrow\Recipe\Mulch;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeRules;
 use JollyFurrow\Recipe\Step;
@@ -41,13 +42,15 @@ final class RecipeForm
         }
         usort($steps, static fn (Step $a, Step $b): int => $b->leadDays <=> $a->leadDays);
 
-        return new Recipe($key, $name, $hatch, '1' === $entry->raw('compost'), $steps, Source::garden());
+        return new Recipe($key, $name, $hatch, '1' === $entry->raw('compost'), $steps, Source::garden(),
+            Mulch::tryFrom($entry->raw('mulch')) ?? Mulch::None);
     }
 
     /** @return array<string, string> fields of the form, filled with a recipe */
     public static function filled(Recipe $recipe): array
     {
-        $fields = ['name' => $recipe->name, 'hatch' => $recipe->hatch, 'compost' => $recipe->spreadsCompost ? '1' : ''];
+        $fields = ['name' => $recipe->name, 'hatch' => $recipe->hatch, 'compost' => $recipe->spreadsCompost ? '1' : '',
+            'mulch' => $recipe->mulch->value];
         foreach ($recipe->steps as $i => $step) {
             $fields += ['s'.$i.'-name' => $step->name, 's'.$i.'-lead' => (string) $step->leadDays,
                 's'.$i.'-spring' => (string) $step->leadSpring, 's'.$i.'-cold' => (string) $step->leadCold,

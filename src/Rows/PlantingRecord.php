@@ -55,6 +55,9 @@ class PlantingRecord extends GardenRow
     /** @var list<array{int, float}>|null */
     #[ORM\Column(type: 'json', nullable: true)]
     private ?array $harvest;
+    /** @var list<string>|null */
+    #[ORM\Column(type: 'json', nullable: true)]
+    private ?array $careLeftOut;
 
     public function __construct(string $gardenId, Planting $planting)
     {
@@ -88,6 +91,7 @@ class PlantingRecord extends GardenRow
         $this->stand = $planting->stand;
         $this->leftShare = $planting->left?->share;
         $this->leftSince = $planting->left?->since;
+        $this->careLeftOut = [] === $planting->careLeftOut ? null : $planting->careLeftOut;
         $this->harvest = [] === $planting->harvest ? null : PlantingCodec::days($planting->harvest);
     }
 

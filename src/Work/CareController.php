@@ -35,7 +35,7 @@ final class CareController extends Page
         $from = $garden->today->plus(self::DAYS * max(-1, min(26, $request->query->getInt('on'))));
         $until = $from->plus(self::DAYS - 1);
         $jobs = [];
-        foreach ((new CareCalendar($garden, $book, $care->load()))->between($from, $until) as $step) {
+        foreach ((new CareCalendar($garden, $book, $recipes, $care->load()))->between($from, $until) as $step) {
             $jobs[] = self::job($garden, $step->planting, $step->day, $step->name, $step->hours, $step->tool, '');
         }
 

@@ -52,7 +52,7 @@ final class BedsCommand extends Command
         $book = $this->books->with($garden->own);
         $recipes = $this->recipes->with($garden->recipes);
         $late = LateBed::all($garden, $book, $recipes);
-        $care = new CareCalendar($garden, $book, $this->care->load());
+        $care = new CareCalendar($garden, $book, $recipes, $this->care->load());
         $standing = $garden->plantings->where(static fn (Planting $p): bool => !$p->isOver($garden->today))->all();
         $kit = $this->kit($garden, $recipes, $care);
         $output->writeln(json_encode([

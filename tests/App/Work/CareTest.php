@@ -6,6 +6,7 @@ namespace App\Tests\Work;
 
 use App\Books\CareFile;
 use App\Codec\UnusableFile;
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Crop\CropBook;
@@ -64,7 +65,7 @@ final class CareTest extends AppCase
         self::assertEqualsWithDelta(1.5 * 10 / 100, array_values(array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, 'Weed')))[0]->hours, 1e-9);
     }
 
-    #[TestWith(['lettuce-leaf', 'sown', '2026-05-12', 'Rake after the cut', 1])]
+    #[TestWith(['lettuce-leaf', 'sown', '2026-05-12', 'Rake after the cut', 2])]
     #[TestWith(['potato-storage', 'sown', '2026-04-28', 'Draw up the hills', 2])]
     #[TestWith(['potato-early', 'sown', '2026-04-28', 'Draw up the hills', 1])]
     #[TestWith(['lettuce-head', 'transplanted', '2026-04-14', 'Blind pass', 0])]
@@ -86,6 +87,7 @@ final class CareTest extends AppCase
         $cover = Protection::overBed('A1', Cover::RowCover, Purpose::Insects, Period::fromFirstToLast($squash->ground, $squash->ready));
         $garden = $this->snapshot()->covered([$cover]);
         $names = array_map(static fn (CareStep $s): string => $s->name, (new CareCalendar($garden, $this->service(CropBook::class),
+            $this->service(RecipeBook::class),
             $this->service(CareFile::class)->load()))->of($squash));
 
         self::assertContains('Open the cover and weed', $names);
@@ -128,7 +130,8 @@ final class CareTest extends AppCase
     public function testSupportsAreKit(): void
     {
         $pea = $this->planted('pea', Method::Sown, '2026-03-24');
-        $calendar = new CareCalendar($this->snapshot(), $this->service(CropBook::class), $this->service(CareFile::class)->load());
+        $calendar = new CareCalendar($this->snapshot(), $this->service(CropBook::class), $this->service(RecipeBook::class),
+            $this->service(CareFile::class)->load());
 
         self::assertEquals([[Kit::Stakes, $pea->ground, $pea->clear]], $calendar->supports($pea));
         self::assertSame([], $calendar->supports($this->planted('carrot', Method::Sown, '2026-05-12')));
@@ -161,24 +164,64 @@ final class CareTest extends AppCase
         self::assertSame(['11-15'], array_values(array_unique($cuts)));
     }
 
+    /** A hoe reaches no soil under fabric; slips are not raked over; garlic is not hoed in winter. */
+    public function testPassesKnowStockMulchAndCold(): void
+    {
+        $passes = fn (Planting $planting): array => array_values(array_filter($this->care($planting),
+            static fn (CareStep $s): bool => str_contains($s->name, 'pass')));
+        $squash = $this->planted('squash-summer', Method::Transplanted, '2026-04-28');
+        self::assertNotSame([], $passes($squash->but(recipe: 'compost-mulch')));
+        self::assertSame([], $passes($squash->but(recipe: 'fabric-mulch')));
+        self::assertNotContains('Blind pass just before it comes up', array_map(static fn (CareStep $s): string => $s->name,
+            $this->care($this->planted('onion-set', Method::Sown, '2026-04-07'))));
+        $garlic = array_map(static fn (CareStep $s): int => $s->day->month(), $passes($this->planted('garlic', Method::Sown,
+            '2026-10-13')));
+        self::assertNotSame([], $garlic);
+        self::assertSame([], array_intersect($garlic, [12, 1, 2]));
+    }
+
+    /** Hilling is done or left, planting by planting; it is kept, told and taken back. */
+    public function testAPieceOfCareIsLeftOutForOnePlanting(): void
+    {
+        $potato = $this->planted('potato-early', Method::Sown, '2026-04-14');
+        $hills = fn (Planting $p): int => \count(array_filter($this->care($p), static fn (CareStep $s): bool => str_contains($s->name,
+            'hills')));
+        self::assertSame([1, 0], [$hills($potato), $hills($potato->but(careLeftOut: ['hill-first']))]);
+
+        $leek = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'leek' === $p->item))[0];
+        $path = $this->path('/planting/'.$this->service(Snapshot::class)->plantingIds($this->garden)[$leek->key]);
+        $this->browser->request('GET', $path);
+        $this->browser->submitForm('Leave it out');
+        self::assertResponseRedirects($path);
+        self::assertSame(['earth-up'], $this->snapshot()->plantings->get($leek->key)?->careLeftOut);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('left out', $this->text());
+        $this->browser->submitForm('Undo');
+        self::assertSame([], $this->snapshot()->plantings->get($leek->key)?->careLeftOut);
+    }
+
     /** Rain brings a second flush: a pass again, but not where it stayed dry, nor where the next is due anyway. */
     public function testRainAfterAPassBringsAPassAgain(): void
     {
         $carrot = $this->planted('carrot', Method::Sown, '2026-05-12')->but(standing: Standing::Growing);
         $weeds = array_values(array_filter($this->care($carrot), static fn (CareStep $s): bool => str_starts_with($s->name, 'Weed pass')));
-        $again = function (int $after, float $mm) use ($carrot, $weeds): array {
+        $care = function (int $after, float $mm) use ($carrot, $weeds): array {
             $today = $weeds[0]->day->plus($after);
             $g = $this->snapshot();
             $rain = DailyRecord::fromRows(array_map(static fn (int $n): array => [$today->number - $n, 9.0, 19.0, $mm], range(1, 3)));
             $climate = new PlaceClimate($g->climate->climate, $g->climate->months, null, $g->climate->frost, $rain, true);
             $garden = new Garden($g->name, $today, $g->place, $g->settings, $g->blocks, $g->beds, [], [], [], [], [$carrot], [], $climate);
 
-            return array_values(array_filter((new CareCalendar($garden, $this->service(CropBook::class),
-                (new CareFile(self::SHIPPED))->load()))->of($carrot), static fn (CareStep $s): bool => str_contains($s->name,
-                    'again, after')));
+            return (new CareCalendar($garden, $this->service(CropBook::class), $this->service(RecipeBook::class),
+                (new CareFile(self::SHIPPED))->load()))->of($carrot);
         };
+        $again = static fn (int $after, float $mm): array => array_values(array_filter($care($after, $mm),
+            static fn (CareStep $s): bool => str_contains($s->name, 'again, after')));
+        $ordinary = static fn (int $after, float $mm): int => \count(array_filter($care($after, $mm),
+            static fn (CareStep $s): bool => 'Weed pass while weeds are in thread stage' === $s->name));
 
         self::assertSame(['Weed pass again, after rain'], array_map(static fn (CareStep $s): string => $s->name, $again(3, 6.0)));
+        self::assertSame(1, $ordinary(3, 1.0) - $ordinary(3, 6.0), 'it takes the place of the ordinary one near it');
         self::assertSame([], $again(3, 1.0), 'a shower brings nothing up');
         self::assertSame([], $again(11, 6.0), 'the next pass is due by then');
     }
@@ -229,7 +272,8 @@ final class CareTest extends AppCase
     /** @return list<CareStep> */
     private function care(Planting $planting): array
     {
-        return (new CareCalendar($this->snapshot(), $this->service(CropBook::class), (new CareFile(self::SHIPPED))->load()))->of($planting);
+        return (new CareCalendar($this->snapshot(), $this->service(CropBook::class), $this->service(RecipeBook::class),
+            (new CareFile(self::SHIPPED))->load()))->of($planting);
     }
 
     private function up(Planting $planting): int

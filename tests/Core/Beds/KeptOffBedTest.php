@@ -7,6 +7,7 @@ namespace JollyFurrow\Tests\Beds;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Beds\Ground;
 use JollyFurrow\Beds\Rule;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
@@ -18,12 +19,15 @@ use JollyFurrow\Hand\ByRhythm;
 use JollyFurrow\Hand\FreeBed;
 use JollyFurrow\Hand\GreenManure;
 use JollyFurrow\Hand\LateBed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Preparation\Residue;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Said;
@@ -131,6 +135,27 @@ final class KeptOffBedTest extends TestCase
 
         self::assertContains('A1', $beds(self::garden(false)));
         self::assertSame(['A2'], $beds(self::garden(true)));
+    }
+
+    /** Phacelia ended on 10 May rots for three weeks: nothing is begun on its ground before, beside it and after it anything. */
+    public function testWhatIsLeftOfAGreenManureRotsFirst(): void
+    {
+        $sow = Day::parse('2026-03-20');
+        $end = Day::parse('2026-05-10');
+        $green = new Planting('phacelia@2026-03-20#1', 'phacelia', Method::Sown, PlaceType::Field, 'compost-mulch', $sow, $sow, $sow,
+            $end, $end, 1.0, [Stretch::of('A1', 0, 10_000_000)], Standing::Growing, false);
+        $garden = LittleGarden::on('2026-05-01', [$green], ['2026-06-20' => 60]);
+        $ground = Ground::under($garden, Book::crops(), [$green]);
+        $rested = Residue::restedBy(Book::crops()->get('phacelia'), $garden->beds[0]->width, $sow, $end, 46.9);
+        self::assertSame('2026-05-31', $rested->iso());
+
+        $free = static fn (Day $from): array => $ground->free($garden->beds[0], $from->number, $from->number + 40);
+        self::assertSame([[10_000_000, 20_000_000]], $free($rested->plus(-1)));
+        self::assertSame([[0, 20_000_000]], $free($rested));
+        $soft = static fn (int $from): array => array_map(static fn (Conflict $c): Rule => $c->rule, (new Conflicts(Book::crops()))->of(
+            $garden->with([$green, LittleGarden::radish('2026-05-20', 'A1', $from, $from + 5_000_000)]), ['radish@2026-05-20#1']));
+        self::assertContains(Rule::ResidueRots, $soft(0));
+        self::assertNotContains(Rule::ResidueRots, $soft(12_000_000));
     }
 
     /** Three field beds; by the rules A1 rests for two years, and A3 is none for radishes. */

@@ -28,12 +28,12 @@ final class LotTest extends TestCase
         self::assertEqualsWithDelta(61.5, self::lots('onion', '2026-08-01', '2026-08-15', 12.3, 5_000_000)[0]->units, 1e-6);
     }
 
-    /** Two cuts, the second eight tenths of the first: of 100 units 55.6 and 44.4. Whole units, none lost between. */
+    /** Three cuts, each eight tenths of the one before: of 100 units 41, 32.8 and 26.2. Whole units, none lost between. */
     public function testCutsAreWholeUnitsThatAddUp(): void
     {
-        $lots = self::lots('lettuce-leaf', '2026-05-20', '2026-06-05', 16.0, 6_250_000);
+        $lots = self::lots('lettuce-leaf', '2026-05-20', '2026-06-21', 16.0, 6_250_000);
 
-        self::assertSame([55.0, 45.0], array_map(static fn (Lot $l): float => $l->units, $lots));
+        self::assertSame([40.0, 33.0, 27.0], array_map(static fn (Lot $l): float => $l->units, $lots));
         self::assertSame(16, $lots[1]->from - $lots[0]->from);
     }
 
