@@ -197,16 +197,17 @@ final class OwnSums
 
     private static function climate(Sheet $climate, float $latitude, int $altitude): Climate
     {
-        if ($climate->has('record')) {
-            return Climate::fromRecord(DailyRecord::fromRows(self::rows($climate->lists('record'))));
-        }
-        if (!$climate->has('months')) {
+        $isRecord = $climate->has('record');
+        if (!$isRecord && !$climate->has('months')) {
             return Climate::fromMonths(GuessedClimate::of($latitude, $altitude, Nearness::Between));
         }
         $months = $climate->part('months');
+        $means = !$climate->has('months') ? null : MonthlyMeans::of($months->floats('min_c'), $months->floats('max_c'),
+            $months->has('rain_mm')
+            ? $months->floats('rain_mm') : null, Nearness::tryFrom($months->has('guessed_for') ? $months->text('guessed_for') : ''));
 
-        return Climate::fromMonths(MonthlyMeans::of($months->floats('min_c'), $months->floats('max_c'), $months->has('rain_mm')
-            ? $months->floats('rain_mm') : null, Nearness::tryFrom($months->has('guessed_for') ? $months->text('guessed_for') : '')));
+        return $isRecord || null === $means ? Climate::fromRecord(DailyRecord::fromRows(self::rows($climate->lists('record'))), $means)
+            : Climate::fromMonths($means);
     }
 
     /**

@@ -78,8 +78,13 @@ final readonly class Climate
         return $spread;
     }
 
-    /** @throws InvalidClimate when there is less than a year of it, or part of the year is in no year of it */
-    public static function fromRecord(DailyRecord $record): self
+    /**
+     * @param MonthlyMeans|null $fill what the days are taken from that are in no year of the record, moved by as much as the record
+     *                                lies beside it where both are known
+     *
+     * @throws InvalidClimate when there is less than a year of it, or part of the year is in no year of it and nothing fills it
+     */
+    public static function fromRecord(DailyRecord $record, ?MonthlyMeans $fill = null): self
     {
         if ($record->days() < self::WHOLE_YEAR) {
             throw InvalidClimate::tooShort($record->days());
@@ -95,7 +100,11 @@ final readonly class Climate
             $years[$day->year()] = ($years[$day->year()] ?? 0) + 1;
         }
         $lines = ['min' => [], 'max' => [], 'minSd' => [], 'maxSd' => [], 'rain' => []];
-        self::mustKnowTheYear($byDay);
+        $unknown = self::unknown($byDay);
+        $months = self::monthsOf($unknown);
+        if ([] !== $months && null === $fill) {
+            throw InvalidClimate::unknown($months);
+        }
         for ($i = 0; $i < self::DAYS; ++$i) {
             $near = ['min' => [], 'max' => [], 'rain' => []];
             for ($j = $i - self::SMOOTHING; $j <= $i + self::SMOOTHING; ++$j) {
@@ -111,25 +120,72 @@ final readonly class Climate
             }
             $lines['rain'][] = [] === $near['rain'] ? 0.0 : array_sum($near['rain']) / \count($near['rain']);
         }
+        $lines = [] === $unknown || null === $fill ? $lines : self::filled($lines, $unknown, self::fromMonths($fill));
 
         return new self($lines['min'], $lines['max'], $lines['minSd'], $lines['maxSd'], $lines['rain'],
             \count(array_filter($years, static fn (int $n): bool => $n >= 300)));
     }
 
-    /** @param array<int, mixed> $byDay what is known of each day of the year */
-    private static function mustKnowTheYear(array $byDay): void
+    /** @return list<string> months of which some day is in no year of the record */
+    public static function monthsWithout(DailyRecord $record): array
     {
-        $missing = [];
-        for ($i = 0; $i < self::DAYS; ++$i) {
-            $near = array_filter(range($i - self::SMOOTHING, $i + self::SMOOTHING),
-                static fn (int $j): bool => isset($byDay[($j + self::DAYS) % self::DAYS]));
-            if ([] === $near) {
-                $missing[MonthlyMeans::MONTHS[Day::of(Day::fromDate(2001, 1, 1)->number + $i)->month() - 1]] = true;
+        $byDay = [];
+        foreach (array_keys($record->min) as $number) {
+            $byDay[self::index(Day::of($number))] = true;
+        }
+
+        return self::monthsOf(self::unknown($byDay));
+    }
+
+    /**
+     * @param array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>} $lines
+     * @param list<int>                                                                                            $unknown
+     *
+     * @return array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>}
+     */
+    private static function filled(array $lines, array $unknown, self $by): array
+    {
+        $isUnknown = array_flip($unknown);
+        foreach (['min' => $by->min, 'max' => $by->max] as $what => $line) {
+            $beside = array_filter(array_map(static fn (float $here, float $there): float => $here - $there, $lines[$what], $line),
+                static fn (int $i): bool => !isset($isUnknown[$i]), \ARRAY_FILTER_USE_KEY);
+            $moved = [] === $beside ? 0.0 : array_sum($beside) / \count($beside);
+            foreach ($unknown as $i) {
+                $lines[$what][$i] = $line[$i] + $moved;
             }
         }
-        if ([] !== $missing) {
-            throw InvalidClimate::unknown(array_keys($missing));
+        foreach ($unknown as $i) {
+            [$lines['minSd'][$i], $lines['maxSd'][$i], $lines['rain'][$i]] = [$by->minSd[$i], $by->maxSd[$i], $by->rain[$i]];
         }
+        ksort($lines['min']);
+        ksort($lines['max']);
+
+        return ['min' => array_values($lines['min']), 'max' => array_values($lines['max']), 'minSd' => array_values($lines['minSd']),
+            'maxSd' => array_values($lines['maxSd']), 'rain' => array_values($lines['rain'])];
+    }
+
+    /**
+     * @param array<int, mixed> $byDay what is known of each day of the year
+     *
+     * @return list<int> days about which nothing is known
+     */
+    private static function unknown(array $byDay): array
+    {
+        return array_values(array_filter(range(0, self::DAYS - 1), static fn (int $i): bool => [] === array_filter(
+            range($i - self::SMOOTHING, $i + self::SMOOTHING), static fn (int $j): bool => isset($byDay[($j + self::DAYS) % self::DAYS]))));
+    }
+
+    /**
+     * @param list<int> $days of the year
+     *
+     * @return list<string> names
+     */
+    private static function monthsOf(array $days): array
+    {
+        $first = Day::fromDate(2000, 1, 1);
+
+        return array_values(array_unique(array_map(static fn (int $i): string => MonthlyMeans::MONTHS[$first->plus($i)->month() - 1],
+            $days)));
     }
 
     /** @return array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} */

@@ -13,6 +13,17 @@ final class HeatUnits
         return self::above($min, $max, $base) - (is_infinite($ceiling) ? 0.0 : self::above($min, $max, $ceiling));
     }
 
+    /** The mean over days that spread so many degrees about the given one: a mean day alone has too few in the cold of the year. */
+    public static function spread(float $min, float $max, float $base, float $spread): float
+    {
+        $sum = 0.0;
+        foreach (Bell::POINTS as [$at, $weight]) {
+            $sum += $weight * self::sine($min + $at * $spread, $max + $at * $spread, $base);
+        }
+
+        return $sum;
+    }
+
     private static function above(float $min, float $max, float $base): float
     {
         $mean = ($min + $max) / 2;

@@ -32,7 +32,7 @@ final class InvalidClimate extends \RuntimeException implements BadInput
     public static function unknown(array $months): self
     {
         return new self(\sprintf('No year of the record has days of %s, so the climate of the year is not known. Take a record with '
-            .'whole years, or type twelve monthly means.', implode(', ', $months)));
+            .'whole years, let these months be guessed, or type twelve monthly means.', implode(', ', $months)));
     }
 
     public static function tooShort(int $days): self

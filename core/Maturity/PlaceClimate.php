@@ -30,6 +30,7 @@ final class PlaceClimate
      * @param FrostDates        $frost       odds as reckoned from either
      * @param DailyRecord       $measured    readings: days that have passed, as they were
      * @param bool              $isTimedByIt heat and light; false: catalogue days
+     * @param MonthlyMeans|null $filledBy    what the months of the year are taken from that the record has no day of
      */
     public function __construct(
         public readonly Climate $climate,
@@ -39,6 +40,7 @@ final class PlaceClimate
         public readonly DailyRecord $measured,
         public readonly bool $isTimedByIt,
         private readonly ?TimingMemory $memory = null,
+        public readonly ?MonthlyMeans $filledBy = null,
     ) {
     }
 
@@ -56,16 +58,16 @@ final class PlaceClimate
         return new self($climate, $months, null, FrostDates::of($climate, $latitude < 0), $measured, $isTimedByIt);
     }
 
-    /** @throws InvalidClimate when there is less than a year of it */
+    /** @throws InvalidClimate when there is less than a year of it, or part of the year is missing and nothing fills it */
     public static function fromRecord(DailyRecord $record, float $latitude, bool $isTimedByIt = true,
-        DailyRecord $measured = new DailyRecord([], [], [])): self
+        DailyRecord $measured = new DailyRecord([], [], []), ?MonthlyMeans $fill = null): self
     {
-        $climate = Climate::fromRecord($record);
+        $climate = Climate::fromRecord($record, $fill);
         $frost = FrostDates::fromRecord($record, $latitude < 0);
 
         // Where no season is whole, the spread of the days tells the odds.
         return new self($climate, null, $record, $frost->years > 0 ? $frost : FrostDates::of($climate, $latitude < 0), $measured,
-            $isTimedByIt);
+            $isTimedByIt, null, [] === Climate::monthsWithout($record) ? null : $fill);
     }
 
     public function weather(float $latitude, Day $today): Weather
@@ -76,7 +78,8 @@ final class PlaceClimate
     /** The same climate, with dates by heat and light, or by catalogue days. */
     public function timed(bool $isTimedByIt): self
     {
-        return new self($this->climate, $this->months, $this->record, $this->frost, $this->measured, $isTimedByIt, $this->memory);
+        return new self($this->climate, $this->months, $this->record, $this->frost, $this->measured, $isTimedByIt, $this->memory,
+            $this->filledBy);
     }
 
     /** Nobody told it: twelve months guessed from where the place lies. */

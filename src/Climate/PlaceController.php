@@ -13,6 +13,7 @@ use App\Store\ClimateKeeper;
 use App\Store\Snapshot;
 use App\Wording\Formatter;
 use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\ClimateTable;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\FrostGrade;
@@ -43,13 +44,13 @@ final class PlaceController extends Page
     #[Route('/g/{garden}/place', name: 'place', methods: ['GET'])]
     public function place(Request $request, Visit $visit, Snapshot $snapshot): Response
     {
-        return $this->show($request, $visit, $snapshot->of($visit->gardenId), Entry::fresh());
+        return $this->show($request, $visit, $snapshot->of($visit->gardenId, true), Entry::fresh());
     }
 
     #[Route('/g/{garden}/place/months', name: 'place_months', methods: ['POST'])]
     public function months(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
     {
-        $garden = $snapshot->of($visit->gardenId);
+        $garden = $snapshot->of($visit->gardenId, true);
         $entry = new Entry($request->request->all());
         $isFahrenheit = 'F' === $entry->oneOf('temperature', ['C', 'F']);
         $isInch = 'in' === $entry->oneOf('rain_in', ['mm', 'in']);
@@ -74,7 +75,7 @@ final class PlaceController extends Page
     #[Route('/g/{garden}/place/record', name: 'place_record', methods: ['POST'])]
     public function record(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
     {
-        $garden = $snapshot->of($visit->gardenId);
+        $garden = $snapshot->of($visit->gardenId, true);
         $entry = new Entry($request->request->all());
         $file = $request->files->get('file');
         $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname(),
@@ -102,8 +103,10 @@ final class PlaceController extends Page
             return $this->show($request, $visit, $garden, $entry, $reader);
         }
         try {
+            $nearness = Nearness::tryFrom($entry->raw('fill'));
             $climate = PlaceClimate::fromRecord($record, $garden->place->latitude, $garden->climate->isTimedByIt
-                || $garden->climate->isGuess());
+                || $garden->climate->isGuess(), fill: null === $nearness ? null
+                    : GuessedClimate::of($garden->place->latitude, $garden->place->altitude, $nearness));
         } catch (InvalidClimate $bad) {
             $entry->fault('file', $bad->getMessage());
 
@@ -135,7 +138,7 @@ final class PlaceController extends Page
     #[Route('/g/{garden}/place/guess', name: 'place_guess', methods: ['POST'])]
     public function guess(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
     {
-        $garden = $snapshot->of($visit->gardenId);
+        $garden = $snapshot->of($visit->gardenId, true);
         $nearness = Nearness::tryFrom($request->request->getString('nearness')) ?? Nearness::Between;
         $climate = PlaceClimate::fromMonths(GuessedClimate::of($garden->place->latitude, $garden->place->altitude, $nearness),
             $garden->place->latitude);
@@ -149,7 +152,7 @@ final class PlaceController extends Page
     #[Route('/g/{garden}/place/frost', name: 'place_frost', methods: ['POST'])]
     public function frost(Visit $visit, Snapshot $snapshot, ChangeLog $log, EntityManagerInterface $entities): Response
     {
-        $garden = $snapshot->of($visit->gardenId);
+        $garden = $snapshot->of($visit->gardenId, true);
         $record = $entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $visit->gardenId]);
         [$last, $first] = array_map(static fn (string $which): ?MonthDay => self::monthDay($garden, $which), ['last', 'first']);
         if (null !== $record && null !== $last && null !== $first) {
@@ -181,7 +184,8 @@ final class PlaceController extends Page
             'bad_lines' => $reader?->shownFaults() ?? [],
             'chart' => YearChart::of($climate->climate, $garden->place->latitude,
                 Formatter::of($garden->settings)),
-            'table' => ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year()),
+            'table' => ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year(), $climate->record),
+            'guessed_months' => null === $climate->filledBy || null === $climate->record ? [] : Climate::monthsWithout($climate->record),
             'frost' => self::frostTable($garden, $climate->frost),
             'few' => FrostDates::FEW_YEARS,
             'wet_day' => ClimateTable::RAIN_OF_A_WET_DAY,

@@ -22,10 +22,8 @@ final class ClimateFile
     {
         return [
             'timed_by' => array_search($climate->isTimedByIt, self::TIMED, true),
-            ...(null === $climate->months ? ['record' => self::rows($climate->record ?? new DailyRecord([], [], []))]
-                : ['months' => ['min_c' => $climate->months->min, 'max_c' => $climate->months->max, ...(null === $climate->months->rain
-                    ? [] : ['rain_mm' => $climate->months->rain]), ...(null === $climate->months->guess ? []
-                    : ['guessed_for' => $climate->months->guess->value])]]),
+            ...(null === $climate->months ? ['record' => self::rows($climate->record ?? new DailyRecord([], [], []))] : []),
+            ...(null === ($months = $climate->months ?? $climate->filledBy) ? [] : ['months' => self::monthly($months)]),
             'readings' => self::rows($climate->measured),
         ];
     }
@@ -38,21 +36,31 @@ final class ClimateFile
         }
         $readings = DailyRecord::fromRows($node->weatherDays('readings', Limits::RECORD_ROWS));
         try {
-            if ($node->has('months')) {
-                $months = $node->object('months');
+            $months = $node->has('months') ? self::months($node->object('months')) : null;
 
-                return PlaceClimate::fromMonths(MonthlyMeans::of($months->numbers('min_c', 12, -60, 55), $months->numbers('max_c', 12,
-                    -60, 55), $months->has('rain_mm') ? $months->numbers('rain_mm', 12, 0, 1500) : null, $months->has('guessed_for')
-                        ? $months->choice('guessed_for', Nearness::class) : null), $latitude, self::TIMED[$timed] ?? false, $readings);
-            }
-
-            return PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', Limits::RECORD_ROWS)), $latitude,
-                self::TIMED[$timed] ?? false, $readings);
+            return null !== $months && !$node->has('record')
+                ? PlaceClimate::fromMonths($months, $latitude, self::TIMED[$timed] ?? false, $readings)
+                : PlaceClimate::fromRecord(DailyRecord::fromRows($node->weatherDays('record', Limits::RECORD_ROWS)), $latitude,
+                    self::TIMED[$timed] ?? false, $readings, $months);
         } catch (InvalidClimate $bad) {
-            $node->fault($node->has('months') ? 'months' : 'record', $bad->getMessage());
+            $node->fault($node->has('record') ? 'record' : 'months', $bad->getMessage());
 
             return null;
         }
+    }
+
+    /** @return array<string, mixed> */
+    private static function monthly(MonthlyMeans $months): array
+    {
+        return ['min_c' => $months->min, 'max_c' => $months->max, ...(null === $months->rain ? [] : ['rain_mm' => $months->rain]),
+            ...(null === $months->guess ? [] : ['guessed_for' => $months->guess->value])];
+    }
+
+    private static function months(Node $months): MonthlyMeans
+    {
+        return MonthlyMeans::of($months->numbers('min_c', 12, -60, 55), $months->numbers('max_c', 12, -60, 55), $months->has('rain_mm')
+            ? $months->numbers('rain_mm', 12, 0, 1500) : null, $months->has('guessed_for')
+                ? $months->choice('guessed_for', Nearness::class) : null);
     }
 
     /** @return list<array{string, float, float, float|null}> */

@@ -36,9 +36,10 @@ class ClimateRecord extends GardenRow
     public function take(PlaceClimate $climate): void
     {
         $this->timed = $climate->isTimedByIt;
-        $this->months = null === $climate->months ? null : ['min' => $climate->months->min, 'max' => $climate->months->max,
-            'rain' => $climate->months->rain ?? [], ...(null === $climate->months->guess ? []
-                : ['guess' => $climate->months->guess->value])];
+        $months = $climate->months ?? $climate->filledBy;
+        $this->months = null === $months ? null : ['min' => $months->min, 'max' => $months->max, 'rain' => $months->rain ?? [],
+            ...(null === $months->guess ? [] : ['guess' => $months->guess->value]),
+                ...(null === $climate->filledBy ? [] : ['fills' => 'yes'])];
         $this->record = $climate->record?->rows();
         $this->normals = $climate->climate->values();
         $this->frost = ['dates' => $climate->frost->dates, 'years' => $climate->frost->years];

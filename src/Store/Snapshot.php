@@ -103,7 +103,7 @@ final readonly class Snapshot
         if (null === $row) {
             return null;
         }
-        /** @var array{min: list<float>, max: list<float>, rain: list<float>, guess?: string}|array{} $months */
+        /** @var array{min: list<float>, max: list<float>, rain: list<float>, guess?: string, fills?: string}|array{} $months */
         $months = $row->optionalJson('months');
         /** @var array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} $normals */
         $normals = $row->json('normals');
@@ -112,10 +112,13 @@ final readonly class Snapshot
         /** @var list<array{int, float, float, float|null}> $record */
         $record = $row->optionalJson('record');
 
-        return new PlaceClimate(Climate::fromValues($normals), [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'],
-            [] === $months['rain'] ? null : $months['rain'], Nearness::tryFrom($months['guess'] ?? '')), [] === $record ? null
-                : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']),
-            DailyRecord::fromRows($days), 1 === $row->int('timed'), $this->memory);
+        $means = [] === $months ? null : MonthlyMeans::of($months['min'], $months['max'], [] === $months['rain'] ? null : $months['rain'],
+            Nearness::tryFrom($months['guess'] ?? ''));
+        $fills = isset($months['fills']);
+
+        return new PlaceClimate(Climate::fromValues($normals), $fills ? null : $means, [] === $record ? null
+            : DailyRecord::fromRows($record), new FrostDates($frost['dates'], $frost['years']), DailyRecord::fromRows($days),
+            1 === $row->int('timed'), $this->memory, $fills ? $means : null);
     }
 
     private static function settings(Row $row): Settings

@@ -123,6 +123,23 @@ final class PlacePagesTest extends AppCase
         }
     }
 
+    /** A record of summers is refused by its months, or filled by a guess that is said to be one. */
+    public function testARecordOfSummersIsFilledWhenAsked(): void
+    {
+        $lines = ['date,tmin C,tmax C,rain mm'];
+        for ($day = Day::parse('2020-04-01'); $day->year() < 2024; $day = $day->plus(1)) {
+            $lines = $day->month() > 3 && $day->month() < 11 ? [...$lines, $day->iso().',8.0,21.0,2.0'] : $lines;
+        }
+        $this->record(implode("\n", $lines), ['temperature' => 'C', 'rain_in' => 'mm']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('has days of January, February, March, November, December', $this->text());
+        $this->record(implode("\n", $lines), ['temperature' => 'C', 'rain_in' => 'mm', 'fill' => 'far-inland']);
+        self::assertResponseRedirects($this->path('/place'));
+        $this->browser->followRedirect();
+        self::assertStringContainsString('no day of January, February, March, November, December: these months are guessed', $this->text());
+        self::assertStringContainsString('no whole season stands behind', $this->text());
+    }
+
     /** A second station: a folder some program drops CSV files into. */
     public function testTheDropFolderIsReadLikeAStation(): void
     {

@@ -9,6 +9,9 @@ use App\File\GardenReader;
 use App\File\GardenWriter;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Climate\GuessedClimate;
+use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Climate\WeatherGenerator;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
@@ -193,13 +196,16 @@ final class GardenFileTest extends AppCase
     }
 
     /** Promises of one day may come in another order; everything else stays where it was. */
-    /** None, monthly means, or two years of made-up days; with readings, by either timing. */
+    /** None, monthly means, two years of made-up days, or their summers and a guess; with readings, by either timing. */
     private static function climate(int $seed): ?PlaceClimate
     {
         $days = (new WeatherGenerator(Larkspur::climate(), $seed))->days(Day::parse('2024-01-01'), Day::parse('2025-12-31'));
 
-        return match ($seed % 3) {
+        $summers = DailyRecord::fromRows(array_filter($days->rows(), static fn (array $row): bool => Day::of($row[0])->month() > 2));
+
+        return match (23 === $seed ? 3 : $seed % 3) {
             0 => null,
+            3 => PlaceClimate::fromRecord($summers, Larkspur::NORTH, fill: GuessedClimate::of(Larkspur::NORTH, 310, Nearness::Between)),
             1 => PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH, 0 === $seed % 2,
                 $days->since(Day::parse('2025-11-01')->number)),
             default => PlaceClimate::fromRecord($days, Larkspur::NORTH, 0 === $seed % 2,

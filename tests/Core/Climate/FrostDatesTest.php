@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Climate;
 
 use JollyFurrow\Climate\Climate;
+use JollyFurrow\Climate\ClimateTable;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Climate\FrostDates;
 use JollyFurrow\Climate\FrostGrade;
+use JollyFurrow\Climate\GuessedClimate;
+use JollyFurrow\Climate\HeatUnits;
 use JollyFurrow\Climate\InvalidClimate;
+use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Time\Day;
 use PHPUnit\Framework\TestCase;
 
@@ -124,5 +128,53 @@ final class FrostDatesTest extends TestCase
         $this->expectException(InvalidClimate::class);
         $this->expectExceptionMessage('January, February, March, November, December');
         Climate::fromRecord(DailyRecord::fromRows($rows));
+    }
+
+    /**
+     * Unless the grower lets the winter be guessed: summers stay as measured, the rest is the guess moved by as much as the record
+     * lies beside it, and which months those are is told.
+     */
+    public function testSummersAreFilledByAGuessWhenAsked(): void
+    {
+        $guess = GuessedClimate::of(47.0, 300, Nearness::Between);
+        $guessed = Climate::fromMonths($guess);
+        $rows = [];
+        for ($year = 2001; $year <= 2010; ++$year) {
+            for ($day = Day::fromDate($year, 4, 1); $day->month() < 11; $day = $day->plus(1)) {
+                $i = Climate::index($day);
+                $rows[] = [$day->number, $guessed->min[$i] + 2.0, $guessed->max[$i] + 3.0, null];
+            }
+        }
+        $record = DailyRecord::fromRows($rows);
+        $climate = Climate::fromRecord($record, $guess);
+
+        self::assertSame(['January', 'February', 'March', 'November', 'December'], Climate::monthsWithout($record));
+        foreach (['2001-01-15', '2001-07-15', '2001-12-20'] as $day) {
+            $i = Climate::index(Day::parse($day));
+            self::assertEqualsWithDelta([$guessed->min[$i] + 2.0, $guessed->max[$i] + 3.0], [$climate->min[$i], $climate->max[$i]], 0.15,
+                $day);
+        }
+        self::assertSame($guessed->minSd[10], $climate->minSd[10]);
+        self::assertSame(0, $climate->years);
+    }
+
+    /** Heat units are the mean of the years: a cold month has some above ten degrees, though its mean day has none. */
+    public function testHeatUnitsAreTheMeanOfTheYears(): void
+    {
+        $rows = [];
+        for ($year = 2001; $year <= 2002; ++$year) {
+            for ($day = Day::fromDate($year, 1, 1); $day->year() === $year; $day = $day->plus(1)) {
+                $warm = 2001 === $year ? 8.0 : -8.0;
+                $rows[] = [$day->number, 5.0 + $warm, 9.0 + $warm, null];
+            }
+        }
+        $record = DailyRecord::fromRows($rows);
+        $climate = Climate::fromRecord($record);
+        $april = ClimateTable::of($climate, 47.0, 2026, $record)->rows[3];
+
+        // April of 2001 lies 5 degrees above the base on each of its 30 days, that of 2002 below it.
+        self::assertEqualsWithDelta(30 * 5.0 / 2, $april['heat10'], 0.01);
+        self::assertGreaterThan(HeatUnits::sine(5.0, 9.0, 10.0), HeatUnits::spread(5.0, 9.0, 10.0, 3.0));
+        self::assertEqualsWithDelta(HeatUnits::sine(20.0, 30.0, 10.0), HeatUnits::spread(20.0, 30.0, 10.0, 2.0), 0.02);
     }
 }
