@@ -136,7 +136,7 @@ final class PlacePagesTest extends AppCase
         $this->record(implode("\n", $lines), ['temperature' => 'C', 'rain_in' => 'mm', 'fill' => 'far-inland']);
         self::assertResponseRedirects($this->path('/place'));
         $this->browser->followRedirect();
-        self::assertStringContainsString('no day of January, February, March, November, December: these months are guessed', $this->text());
+        self::assertStringContainsString('no day of <b>January, February, March, November, December</b>: these months are guessed', $this->text());
         self::assertStringContainsString('no whole season stands behind', $this->text());
     }
 
