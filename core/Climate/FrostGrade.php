@@ -19,8 +19,8 @@ enum FrostGrade: string
     {
         return match ($this) {
             self::Light => 0.0,
-            self::Plain => -2.2,
-            self::Hard => -4.4,
+            self::Plain => -20 / 9,
+            self::Hard => -40 / 9,
         };
     }
 }

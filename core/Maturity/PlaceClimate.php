@@ -82,6 +82,11 @@ final class PlaceClimate
             $this->filledBy);
     }
 
+    public function knowsRain(): bool
+    {
+        return null === $this->months ? array_sum($this->climate->rain) > 0.0 : null !== $this->months->rain;
+    }
+
     /** Nobody told it: twelve months guessed from where the place lies. */
     public function isGuess(): bool
     {

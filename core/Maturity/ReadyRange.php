@@ -26,11 +26,16 @@ final readonly class ReadyRange
     {
     }
 
+    /** By so many spreads the mean of that many days is warmer in one year of ten. */
+    public static function spreadsOver(int $days): float
+    {
+        return self::ONE_IN_TEN * sqrt(self::CARRIES / max(6, $days));
+    }
+
     /** Null: in none of such years it gets ready. */
     public static function of(LocalTiming $timing, Crop $crop, Cover|CoverCalendar $cover, Ripeness $ripe, Method $method): ?self
     {
-        $days = max(6, $ripe->ready - $ripe->ground);
-        $shift = self::STEP * round(self::ONE_IN_TEN * sqrt(self::CARRIES / $days) / self::STEP);
+        $shift = self::STEP * round(self::spreadsOver($ripe->ready - $ripe->ground) / self::STEP);
         $at = static fn (float $spreads): ?int => $timing->shifted($spreads)->of($crop, $cover)
             ->fromGround($ripe->sow, $ripe->ground, $method)?->ready;
         $early = $at($shift);

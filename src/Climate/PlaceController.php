@@ -48,7 +48,8 @@ final class PlaceController extends Page
     }
 
     #[Route('/g/{garden}/place/months', name: 'place_months', methods: ['POST'])]
-    public function months(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
+    public function months(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper,
+        EntityManagerInterface $entities): Response
     {
         $garden = $snapshot->of($visit->gardenId, true);
         $entry = new Entry($request->request->all());
@@ -62,7 +63,10 @@ final class PlaceController extends Page
             $climate = PlaceClimate::fromMonths($typed->months, $garden->place->latitude, $garden->climate->isTimedByIt
                 || $garden->climate->isGuess());
             $log->record($visit->gardenId, $visit->accountId, 'Climate from twelve monthly means',
-                static fn () => $keeper->keep($visit->gardenId, $climate));
+                static function () use ($keeper, $visit, $climate, $garden, $entities): void {
+                    $keeper->keep($visit->gardenId, $climate);
+                    self::frostFollows($entities, $garden, $climate, $visit->gardenId);
+                });
 
             return $this->kept($visit,
                 'The climate is kept. New dates go by its heat and light; what is planned already stays until you draw up anew.',
@@ -73,7 +77,8 @@ final class PlaceController extends Page
     }
 
     #[Route('/g/{garden}/place/record', name: 'place_record', methods: ['POST'])]
-    public function record(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper): Response
+    public function record(Request $request, Visit $visit, Snapshot $snapshot, ChangeLog $log, ClimateKeeper $keeper,
+        EntityManagerInterface $entities): Response
     {
         $garden = $snapshot->of($visit->gardenId, true);
         $entry = new Entry($request->request->all());
@@ -115,8 +120,9 @@ final class PlaceController extends Page
         $words = \sprintf('Climate from a daily record: %d days, %d missing in between, %d lines left out', $record->days(),
             $record->gaps(), \count($reader->faults));
         $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($keeper, $visit, $climate, $record,
-            $garden): void {
+            $garden, $entities): void {
             $keeper->keep($visit->gardenId, $climate);
+            self::frostFollows($entities, $garden, $climate, $visit->gardenId);
             $keeper->read($visit->gardenId, $record->since($garden->today->number - self::READINGS_BACK), 'file');
         });
 
@@ -154,7 +160,7 @@ final class PlaceController extends Page
     {
         $garden = $snapshot->of($visit->gardenId, true);
         $record = $entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $visit->gardenId]);
-        [$last, $first] = array_map(static fn (string $which): ?MonthDay => self::monthDay($garden, $which), ['last', 'first']);
+        [$last, $first] = self::oneInTen($garden->climate, $garden->place->latitude);
         if (null !== $record && null !== $last && null !== $first) {
             $place = new Place($garden->place->name, $garden->place->latitude, $garden->place->altitude, $last, $first);
             $log->record($visit->gardenId, $visit->accountId, \sprintf('Frost days from the climate: last %s, first %s',
@@ -165,11 +171,27 @@ final class PlaceController extends Page
         return $this->seeOther('place', ['garden' => $visit->gardenId]);
     }
 
-    private static function monthDay(Garden $garden, string $which): ?MonthDay
+    /** Frost days of a garden that were those of the climate before become those of the new one; typed ones stay. */
+    private static function frostFollows(EntityManagerInterface $entities, Garden $garden, PlaceClimate $climate, string $gardenId): void
     {
-        $day = $garden->climate->frost->day(FrostGrade::Light, $which, 0.1, 2001, $garden->place->latitude < 0);
+        $place = $garden->place;
+        [$wasLast, $wasFirst] = self::oneInTen($garden->climate, $place->latitude);
+        [$last, $first] = self::oneInTen($climate, $place->latitude);
+        if (null !== $last && null !== $first && $wasLast?->iso() === $place->lastFrost->iso()
+            && $wasFirst?->iso() === $place->firstFrost->iso()) {
+            $entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $gardenId])?->moveTo(new Place($place->name,
+                $place->latitude, $place->altitude, $last, $first));
+        }
+    }
 
-        return null === $day ? null : MonthDay::parse(\sprintf('%02d-%02d', $day->month(), $day->dayOfMonth()));
+    /** @return array{MonthDay|null, MonthDay|null} the last light frost of spring one year in ten still sees, and the first of autumn */
+    private static function oneInTen(PlaceClimate $climate, float $latitude): array
+    {
+        return array_map(static function (string $which) use ($climate, $latitude): ?MonthDay {
+            $day = $climate->frost->day(FrostGrade::Light, $which, 0.1, 2001, $latitude < 0);
+
+            return null === $day ? null : MonthDay::parse(\sprintf('%02d-%02d', $day->month(), $day->dayOfMonth()));
+        }, ['last', 'first']);
     }
 
     private function show(Request $request, Visit $visit, Garden $garden, Entry $entry, ?RecordReader $reader = null): Response
@@ -188,6 +210,7 @@ final class PlaceController extends Page
             'guessed_months' => null === $climate->filledBy || null === $climate->record ? [] : Climate::monthsWithout($climate->record),
             'frost' => self::frostTable($garden, $climate->frost),
             'few' => FrostDates::FEW_YEARS,
+            'knows_rain' => $climate->knowsRain(),
             'wet_day' => ClimateTable::RAIN_OF_A_WET_DAY,
             'is_us' => Units::UsCustomary === $garden->settings->units,
             'pasted' => null === $climate->months || $climate->isGuess() ? ''

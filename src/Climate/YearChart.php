@@ -6,11 +6,13 @@ namespace App\Climate;
 
 use App\Wording\Formatter;
 use App\Wording\MonthTick;
+use App\Wording\Scale;
 use App\Wording\TimeAxis;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
+use JollyFurrow\Measure\Units;
 use JollyFurrow\Time\Day;
 
 /** The year of a place drawn to scale: minimum and maximum with their spread, and the length of the day with its ten-hour line. */
@@ -44,7 +46,7 @@ final class YearChart
         for ($n = 0; $n < 365; $n += self::STEP) {
             $light[] = $axis->at($axis->first + $n).' '.$hour(DayLength::hours($latitude, Day::of($axis->first + $n)));
         }
-        for ($t = $low; $t <= $high; $t += 10) {
+        foreach (self::degrees($low, $high, $format) as $t) {
             $chart['degrees'][] = ['y' => $y($t), 'label' => $format->bare(Quantity::of($t, Unit::Celsius), 0)->text.'°'];
         }
         foreach ([8, 10, 12, 14, 16] as $h) {
@@ -53,5 +55,19 @@ final class YearChart
         $chart['months'] = $axis->months();
 
         return [...$chart, 'light' => 'M'.implode('L', $light), 'ten' => $hour(10), 'zero' => $y(0)];
+    }
+
+    /** @return list<float> degrees C that are round numbers on the garden's own scale */
+    private static function degrees(float $low, float $high, Formatter $format): array
+    {
+        $scale = Scale::of(Unit::Celsius, $format->units);
+        $at = [];
+        $step = Units::Metric === $format->units ? 10 : 20;
+        $first = null === $scale ? $low : $low * $scale->factor + $scale->offset;
+        for ($degree = (int) ceil($first / $step) * $step; null !== $scale && $scale->back((float) $degree) <= $high; $degree += $step) {
+            $at[] = $scale->back((float) $degree);
+        }
+
+        return $at;
     }
 }

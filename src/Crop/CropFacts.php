@@ -52,7 +52,7 @@ final class CropFacts
             ...(Pattern::GreenManure === $crop->pattern ? [] : [[$crop->produce->ofAMetre($crop->produce->perMetre)]]),
             [$h->hardiness],
             ['soil from', Quantity::of($crop->limits->soilLeast, Unit::Celsius)],
-            [Quantity::of($crop->stand->rows, Unit::Row), 'and', Quantity::short($crop->stand->inRow), 'in the row'],
+            [Quantity::of($crop->stand->rows, Unit::Row), ',', Quantity::short($crop->stand->inRow), 'apart'],
             ...(null === $h->store ? [] : [['keeps', $h->store->least, 'to', Quantity::of($h->store->most, Unit::Day), 'at',
                 Quantity::of($h->store->celsius, Unit::Celsius)]]),
         ];
@@ -167,7 +167,7 @@ final class CropFacts
         $s = $crop->stand;
         $h = $crop->habits;
         $school = static fn (?SpacingSchool $one): array => null === $one ? [] : [Quantity::of($one->rows, Unit::Row), ',',
-            Quantity::short($one->inRow), 'in the row'];
+            Quantity::short($one->inRow), 'apart'];
 
         return [
             new Fact('Grown from', $h->stock, 'stock'),
@@ -175,7 +175,7 @@ final class CropFacts
                 'stock_ahead_days')] : []),
             new Fact(['Rows in a bed of', Quantity::short(Length::fromCentimetres(75))], (string) $s->rows, 'rows'),
             new Fact('Distance in the row', Quantity::short($s->inRow), 'in_row_cm'),
-            ...(null === $s->sowing ? [] : [new Fact('Sown at', [Quantity::short($s->sowing), 'in the row; about',
+            ...(null === $s->sowing ? [] : [new Fact('Sown at', [Quantity::short($s->sowing), '; about',
                 Quantity::of($s->expected() * $s->rows, Unit::Plant), 'a metre come up'], 'sow_cm')]),
             new Fact('Wide rows for the hoe', $school($h->hoe), 'spacing_hoe'),
             ...(null === $h->underCover ? [] : [new Fact('Closer under cover', $school($h->underCover), 'spacing_cover')]),
@@ -200,7 +200,7 @@ final class CropFacts
         $planted = $crop->standFor(Method::Transplanted);
 
         return $planted === $crop->stand ? [] : [
-            new Fact('Planted out of trays', [Quantity::of($planted->rows, Unit::Row), ',', Quantity::short($planted->inRow), 'in the row'],
+            new Fact('Planted out of trays', [Quantity::of($planted->rows, Unit::Row), ',', Quantity::short($planted->inRow), 'apart'],
                 'spacing_planted'),
             ...($planted->seedsPerSpot === $crop->stand->seedsPerSpot ? []
                 : [new Fact('Seeds per cell', (string) $planted->seedsPerSpot, 'seeds_per_cell')]),

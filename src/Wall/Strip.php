@@ -51,15 +51,17 @@ final readonly class Strip
         public array $frame,
         public string $hoops,
         public string $steps,
+        public string $edge = '',
     ) {
     }
 
     /**
-     * @param array<int, int> $weeks units by the Monday of the week they are cut in
-     * @param list<int>       $steps day numbers of the work that makes the bed ready
+     * @param array<int, int>      $weeks units by the Monday of the week they are cut in
+     * @param list<int>            $steps day numbers of the work that makes the bed ready
+     * @param array{int, int}|null $edge  day numbers it is ready early and late
      */
     public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale,
-        array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = []): self
+        array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = [], ?array $edge = null): self
     {
         $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength), 1);
         $height = round(self::BED * ($piece->to - $piece->from) / $bedLength - 1, 1);
@@ -99,6 +101,7 @@ final readonly class Strip
             null === $covers ? '' : self::hoops($covers, $planting, $scale, $top),
             implode('', array_map(static fn (int $day): string => \sprintf('M%s %sv-7', $scale->x($day), $base),
                 array_filter($steps, static fn (int $day): bool => $scale->x($day) > 0))),
+            null === $edge ? '' : \sprintf('M%s %sv4m0 -2H%sm0 -2v4', $scale->x($edge[0]), $top, $scale->x($edge[1])),
         );
     }
 

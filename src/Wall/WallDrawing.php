@@ -8,6 +8,7 @@ use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Maturity\SoftEdge;
 use JollyFurrow\Plan\Expected;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;
@@ -49,7 +50,8 @@ final readonly class WallDrawing
                     $garden->timing()?->of($this->book->grown($planting->item, $planting->variety), $garden->coversOf($planting)),
                     $garden->coversOf($planting), $garden->today->isBefore($planting->ground)
                     ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($this->recipes->get($planting->recipe),
-                        $planting)) : []);
+                        $planting)) : [], null === $garden->timing() ? null : SoftEdge::of($garden->timing(), $this->book->grown($planting->item,
+                            $planting->variety), $garden->coversOf($planting), $planting, $garden->today->number));
             }
         }
         $rows = [];

@@ -11,6 +11,8 @@ enum PlantingDates: string implements Code
 {
     /** Values: sow, ready, clear. */
     case SownInTheBed = 'sown-in-the-bed';
+    /** Values: sow, ready, clear. */
+    case Planted = 'planted';
     /** Values: sow, ground, ready, clear. */
     case RaisedAndPlanted = 'raised-and-planted';
 }

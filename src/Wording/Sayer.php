@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Measure\Goods;
@@ -119,12 +120,15 @@ final class Sayer
         return $this->translator->trans(self::id($case));
     }
 
-    public function datesOf(Planting $planting): Message
+    /** What is no seed is planted, not sown. */
+    public function datesOf(Planting $planting, ?Crop $crop = null): Message
     {
         $isSown = $planting->sow->equals($planting->ground);
         $days = ['sow' => $planting->sow, 'ready' => $planting->ready, 'clear' => $planting->clear];
 
-        return $isSown ? Message::of(PlantingDates::SownInTheBed, ...$days) : Message::of(PlantingDates::RaisedAndPlanted,
+        $code = null === $crop || $crop->habits->stock->isSeed() ? PlantingDates::SownInTheBed : PlantingDates::Planted;
+
+        return $isSown ? Message::of($code, ...$days) : Message::of(PlantingDates::RaisedAndPlanted,
             ...[...$days, 'ground' => $planting->ground]);
     }
 

@@ -85,7 +85,7 @@ final readonly class Scale
             Unit::KilogramPerHectare => new self($perAcre, 'lb/acre', 0),
             Unit::KilogramPerHectareCentimetre => new self($perAcre * self::INCH, 'lb/acre an inch', 0),
             Unit::HourPer100Metres => new self(self::FOOT, 'h/100 ft', 2),
-            Unit::Celsius => new self(1.8, '°F', 1, 32.0),
+            Unit::Celsius => new self(1.8, '°F', 0, 32.0),
             Unit::Kelvin => new self(1.8, '°F', 1),
             Unit::DegreeDay => new self(1.8, '°F days', 0),
             default => null,

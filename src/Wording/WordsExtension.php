@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wording;
 
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Produce;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Goods;
@@ -249,15 +250,15 @@ final readonly class WordsExtension
 
     /** "sown 3 Mar, planted 31 Mar, ready 12 May, cleared 20 May" */
     #[AsTwigFilter('dates', isSafe: ['html'])]
-    public function dates(Planting $planting): string
+    public function dates(Planting $planting, ?Crop $crop = null): string
     {
-        return $this->sayer->html($this->sayer->datesOf($planting));
+        return $this->sayer->html($this->sayer->datesOf($planting, $crop));
     }
 
     #[AsTwigFilter('dates_text')]
-    public function datesText(Planting $planting): string
+    public function datesText(Planting $planting, ?Crop $crop = null): string
     {
-        return $this->sayer->text($this->sayer->datesOf($planting));
+        return $this->sayer->text($this->sayer->datesOf($planting, $crop));
     }
 
     /** A day of every year: "3 Mar" */
