@@ -36,10 +36,13 @@ final class OwnSums
     private array $grown = [];
     /** @var array<string, float> by length, place type and last day */
     private array $means = [];
+    private float $hollow;
 
     public function __construct(Sheet $garden)
     {
         $place = $garden->part('place');
+        $rules = $garden->part('settings')->part('plan_rules');
+        $this->hollow = $rules->has('hollow_k') ? $rules->number('hollow_k') : 0.0;
         $this->latitude = $place->number('latitude');
         $climate = $garden->part('climate');
         $this->climate = self::climate($climate, $this->latitude, (int) $place->number('altitude_m'));
@@ -182,7 +185,7 @@ final class OwnSums
     {
         $i = Climate::index(Day::of($day));
         $isRead = isset($this->readings->min[$day]);
-        $min = $isRead ? $this->readings->min[$day] : $this->climate->min[$i];
+        $min = $isRead ? $this->readings->min[$day] : $this->climate->min[$i] - $this->hollow;
         $max = $isRead ? $this->readings->max[$day] : $this->climate->max[$i];
         $light = DailyLight::clearness($min, $max) * DailyLight::extraterrestrial($this->latitude, Day::of($day)) * $cover->light();
         $spread = $isRead ? 0.0 : $this->climate->minSd[$i];

@@ -64,6 +64,13 @@ final readonly class Weather
         return \count($this->min);
     }
 
+    /** The same days where cold air gathers: nights so many degrees colder than where the climate was measured; readings are the garden's own. */
+    public function inHollow(int $colder): self
+    {
+        return 0 === $colder ? $this : new self($this->latitude, $this->first, array_map(static fn (float $night, float $spread): float => 0.0 === $spread ? $night : $night - $colder, $this->min, $this->nights), $this->max, $this->light, $this->nights, $this->noons,
+            $this->ofYear);
+    }
+
     /** The same days, each so many of its own spreads warmer or colder: for dates with odds. */
     public function shifted(float $spreads): self
     {

@@ -108,7 +108,8 @@ final readonly class Garden
     /** What grows here and when, whatever the days are counted by: a season follows from the place. */
     public function local(): LocalTiming
     {
-        return $this->climate->timing($this->place->latitude, $this->today, $this->settings->rules->odds, $this->settings->rules->benches);
+        return $this->climate->timing($this->place->latitude, $this->today, $this->settings->rules->odds, $this->settings->rules->benches,
+            $this->settings->rules->hollow);
     }
 
     /**

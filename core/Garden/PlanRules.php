@@ -14,6 +14,9 @@ use JollyFurrow\Time\Period;
 /** How a plan is to be drawn up: wishes, reserve, rules by block and bed, and what each soft rule weighs. */
 final readonly class PlanRules
 {
+    /** Degrees. */
+    public const DEEPEST_HOLLOW = 4;
+
     /**
      * @param array<string, BlockRules>       $blocks      by name of the block
      * @param array<string, list<RestingBed>> $resting     by name of the bed
@@ -25,6 +28,7 @@ final readonly class PlanRules
      * @param float                           $reserve     share above need
      * @param int                             $mostSowings of one crop in a calendar month; 0: as many as it takes
      * @param Odds                            $odds        share of years in which frost may take a planting that is planned all the same
+     * @param int                             $hollow      degrees by which nights are colder in a frost hollow than where the climate was measured
      */
     public function __construct(
         public array $blocks = [],
@@ -43,6 +47,7 @@ final readonly class PlanRules
         public int $mostSowings = 0,
         public Odds $odds = Odds::OneYearInTen,
         public Benches $benches = new Benches(),
+        public int $hollow = 0,
     ) {
     }
 
@@ -55,7 +60,7 @@ final readonly class PlanRules
     {
         return new self($this->blocks, $resting, $this->reserveBeds, $this->notHere, $this->cycle, $this->methods, $this->keeping,
             $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings,
-            $this->odds, $this->benches);
+            $this->odds, $this->benches, $this->hollow);
     }
 
     /**
@@ -70,7 +75,7 @@ final readonly class PlanRules
         return new self($this->blocks, $this->resting, $this->reserveBeds, $this->notHere, $this->cycle, $methods ?? $this->methods,
             $keeping ?? $this->keeping, $this->weights, $this->school, $lengths ?? $this->lengths, $fullTrays ?? $this->fullTrays,
             $reserve ?? $this->reserve, $this->reserveWay, $mostSowings ?? $this->mostSowings, $odds ?? $this->odds,
-            $benches ?? $this->benches);
+            $benches ?? $this->benches, $this->hollow);
     }
 
     public function block(string $name): BlockRules

@@ -93,9 +93,10 @@ final class PlaceClimate
         return null !== $this->months?->guess;
     }
 
-    public function timing(float $latitude, Day $today, Odds $odds = Odds::OneYearInTen, Benches $benches = new Benches()): LocalTiming
+    public function timing(float $latitude, Day $today, Odds $odds = Odds::OneYearInTen, Benches $benches = new Benches(),
+        int $hollow = 0): LocalTiming
     {
-        return $this->timing[implode('/', [$latitude, $today->number, $odds->value, $benches->warm->key(), $benches->cool->key()])]
-            ??= new LocalTiming($this->weather($latitude, $today), $odds->share(), $benches, $this->memory);
+        return $this->timing[implode('/', [$latitude, $today->number, $odds->value, $benches->warm->key(), $benches->cool->key(), $hollow])]
+            ??= new LocalTiming($this->weather($latitude, $today)->inHollow($hollow), $odds->share(), $benches, $this->memory);
     }
 }

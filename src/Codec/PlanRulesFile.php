@@ -61,6 +61,7 @@ final class PlanRulesFile
             'reserve_way' => $rules->reserveWay === $usual->reserveWay ? null : $rules->reserveWay->value,
             'most_sowings' => 0 === $rules->mostSowings ? null : $rules->mostSowings,
             'odds' => $rules->odds === $usual->odds ? null : $rules->odds->value,
+            'hollow_k' => 0 === $rules->hollow ? null : $rules->hollow,
             'warm_bench' => self::bench($rules->benches->warm, $usual->benches->warm),
             'cool_bench' => self::bench($rules->benches->cool, $usual->benches->cool),
         ], static fn (mixed $value): bool => null !== $value && [] !== $value);
@@ -168,6 +169,7 @@ final class PlanRulesFile
             $node->has('most_sowings') ? $node->int('most_sowings', 0, 31) : 0,
             $node->has('odds') ? $node->choice('odds', Odds::class) : Odds::OneYearInTen,
             new Benches(self::readBench($node, 'warm_bench'), self::readBench($node, 'cool_bench')),
+            $node->has('hollow_k') ? $node->int('hollow_k', 0, PlanRules::DEEPEST_HOLLOW) : 0,
         );
     }
 

@@ -45,7 +45,7 @@ final readonly class RulesForm
     {
         $rules = $this->garden->settings->rules;
         $filled = ['school' => $rules->school->value, 'lengths' => $rules->lengths->value, 'full_trays' => $rules->fullTrays ? '1' : '',
-            'odds' => $rules->odds->value, 'most_sowings' => (string) $rules->mostSowings,
+            'odds' => $rules->odds->value, 'hollow' => (string) $rules->hollow, 'most_sowings' => (string) $rules->mostSowings,
             'reserve' => (string) round(100 * $rules->reserve, 1),
             'reserve_way' => $rules->reserveWay->value, 'reserve_beds' => implode(', ', $rules->reserveBeds),
             ...$this->shown('warm', $rules->benches->warm), ...$this->shown('cool', $rules->benches->cool)];
@@ -122,6 +122,7 @@ final readonly class RulesForm
             $entry->choice('odds', Odds::class),
             new Benches($this->bench($entry, 'warm', $this->garden->settings->rules->benches->warm),
                 $this->bench($entry, 'cool', $this->garden->settings->rules->benches->cool)),
+            '' === $entry->raw('hollow') ? 0 : $entry->int('hollow', 0, PlanRules::DEEPEST_HOLLOW),
         );
     }
 

@@ -76,7 +76,8 @@ final class ReadyCommand extends Command
             return Command::INVALID;
         }
         $rules = $garden->settings->rules;
-        $timing = $garden->climate->timing($garden->place->latitude, $day, $rules->odds, $rules->benches);
+        $timing = $garden->climate->timing($garden->place->latitude, $day, $rules->odds, $rules->benches,
+            $rules->hollow);
         $ripening = $timing->of($crop, $cover);
         $isForward = '' !== $option('sow');
         $found = $isForward ? $ripening->whatever($day->number, $method) : $ripening->latestFor($day->number, $method);

@@ -16,6 +16,11 @@ use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\ReserveWay;
 use JollyFurrow\Garden\SuccessionSchool;
 use JollyFurrow\Land\Paths;
+use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Shelter\Cover;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\Larkspur;
+use JollyFurrow\Time\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class RulesPageTest extends AppCase
@@ -51,6 +56,25 @@ final class RulesPageTest extends AppCase
         $this->browser->followRedirect();
         $this->browser->submitForm('Undo');
         self::assertEquals($rules, $this->rules());
+    }
+
+    /** In a frost hollow the last night that may kill comes later, and tomatoes with it. */
+    public function testAFrostHollowIsKeptAndMakesSpringLater(): void
+    {
+        $this->submit(['hollow' => '3']);
+        self::assertSame(3, $this->rules()->hollow);
+        self::assertEquals(3, $this->service(GardenReader::class)->read((new GardenWriter())->write($this->snapshot()))->settings->rules->hollow);
+        $tomato = Book::crops()->get('tomato');
+        $first = static function (int $hollow) use ($tomato): int {
+            $timing = PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH)->timing(Larkspur::NORTH, Day::parse('2026-03-01'),
+                hollow: $hollow);
+            for ($day = Day::parse('2026-04-01'); !($timing->of($tomato, Cover::None)->fromGround($day->number, $day->number,
+                Method::Transplanted)?->isPossible() ?? false); $day = $day->plus(1)) {
+            }
+
+            return $day->number;
+        };
+        self::assertGreaterThan($first(0) + 6, $first(3));
     }
 
     /** The benches of the nursery, typed in either degrees; shown in Fahrenheit and sent back they stay what they were. */
