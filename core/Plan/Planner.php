@@ -147,7 +147,11 @@ final readonly class Planner
     /** A quarter bed of one crop sown on one day, in the first bed that is free for it; locked. Null when it cannot be. */
     public function oneMore(Garden $garden, string $item, Day $sow, PlaceType $place, Method $method): ?Planting
     {
-        $candidate = (new Candidates($garden, $this->recipes))->sownOn($this->book->get($item), $sow, $place, $method);
+        $ways = new Candidates($garden, $this->recipes);
+        $candidate = null;
+        foreach ($this->book->varietiesOf($item) as $variety) {
+            $candidate ??= $ways->sownOn($variety, $sow, $place, $method);
+        }
         if (null === $candidate || $candidate->bedStart < $garden->today->number || $garden->metresOf($place) <= 0.0) {
             return null;
         }

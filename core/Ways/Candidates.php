@@ -58,6 +58,25 @@ final class Candidates
         $this->leads = new Leads($garden);
     }
 
+    /**
+     * Ways to grow one variety: the first, or, where that gives nothing here, the one that can be sown on most days. Onions
+     * of long days bulb nowhere near the equator; those of short days do.
+     *
+     * @param list<Crop> $varieties
+     *
+     * @return list<Candidate> by sowing day
+     */
+    public function ofTheFittest(array $varieties, Day $from, Day $until): array
+    {
+        $most = [] === $varieties ? [] : $this->of($varieties[0], $from, $until);
+        foreach ([] === $most ? \array_slice($varieties, 1) : [] as $variety) {
+            $ways = $this->of($variety, $from, $until);
+            $most = \count($ways) > \count($most) ? $ways : $most;
+        }
+
+        return $most;
+    }
+
     /** @return list<Candidate> by sowing day */
     public function of(Crop $crop, Day $from, Day $until): array
     {

@@ -45,8 +45,9 @@ final readonly class Wishes
     /** @return list<Candidate> by sowing day */
     private function ofSchool(string $item, Day $from, Day $until): array
     {
-        $crops = SuccessionSchool::ByDate === $this->school ? [$this->book->get($item)] : $this->book->varietiesOf($item);
-        $ways = array_merge(...array_map(fn (Crop $crop): array => $this->candidates->of($crop, $from, $until), $crops));
+        $varieties = $this->book->varietiesOf($item);
+        $ways = SuccessionSchool::ByDate === $this->school ? $this->candidates->ofTheFittest($varieties, $from, $until)
+            : array_merge(...array_map(fn (Crop $crop): array => $this->candidates->of($crop, $from, $until), $varieties));
         usort($ways, static fn (Candidate $a, Candidate $b): int => [$a->sow, $a->key()] <=> [$b->sow, $b->key()]);
 
         return SuccessionSchool::ByVariety === $this->school ? self::onceAMonth($ways) : $ways;

@@ -25,7 +25,7 @@ final readonly class Explainer
     public function explain(Garden $garden, Plan $plan): array
     {
         $beds = BedChoice::under($garden, $this->book, $this->recipes, $plan->plantings());
-        $reasons = new ShortageReasons($garden, new Candidates($garden, $this->recipes), $beds, Grid::of($garden), $plan,
+        $reasons = new ShortageReasons($garden, $this->book, new Candidates($garden, $this->recipes), $beds, Grid::of($garden), $plan,
             Values::of($garden));
 
         return array_map(fn (Shortage $short): Explained => new Explained($short, ...$reasons->for($this->book->get($short->item),

@@ -6,6 +6,7 @@ namespace JollyFurrow\Why;
 
 use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
@@ -31,6 +32,7 @@ final class ShortageReasons
     /** @param array<string, float> $values cents a unit of an item fetches */
     public function __construct(
         private readonly Garden $garden,
+        private readonly CropBook $book,
         private readonly Candidates $candidates,
         private readonly BedChoice $beds,
         private readonly Grid $grid,
@@ -83,7 +85,8 @@ final class ShortageReasons
     {
         $today = $this->garden->today;
 
-        return $this->known[$crop->item()] ??= array_reverse($this->candidates->of($crop, $today, $today->plus(self::LOOK_AHEAD)));
+        return $this->known[$crop->item()] ??= array_reverse($this->candidates->ofTheFittest(
+            $this->book->varietiesOf($crop->item()), $today, $today->plus(self::LOOK_AHEAD)));
     }
 
     private function mend(Candidate $candidate): Mend

@@ -20,7 +20,7 @@ use PHPUnit\Framework\TestCase;
 final class AcceptanceTest extends TestCase
 {
     /** Of 120. docs/timing.md names those that are not right, and why. */
-    private const LEAST = 101;
+    private const LEAST = 102;
     private const YEAR = 365;
     /** Varieties tried together, then those tried where the first give nothing. */
     private const CROPS = [

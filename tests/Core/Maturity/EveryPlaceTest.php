@@ -17,7 +17,11 @@ use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\EightPlaces;
+use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Ways\Candidate;
+use JollyFurrow\Ways\Candidates;
+use JollyFurrow\Ways\Wishes;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -80,6 +84,21 @@ final class EveryPlaceTest extends TestCase
                 }
             }
         }
+    }
+
+    /** Where the first variety gives nothing, the plan goes by the next that does: onions of short days at 33 degrees south. */
+    public function testThePlanTakesTheVarietyThatFits(): void
+    {
+        $varieties = static function (string $place): array {
+            $garden = LittleGarden::at($place, '2026-01-05');
+            $ways = (new Wishes(new Candidates($garden, Book::recipes()), Book::crops(), $garden))->ways('onion', $garden->today,
+                $garden->today->plus(365));
+
+            return array_values(array_unique(array_map(static fn (Candidate $c): string => $c->variety, $ways)));
+        };
+
+        self::assertSame(['onion'], $varieties('47N'));
+        self::assertSame(['onion-short'], $varieties('33S'));
     }
 
     /** More daring allows all that is allowed with more care, and at a place with frost more besides. */
