@@ -162,7 +162,8 @@ final readonly class TimingRules
                 : $step->leadDays));
         }
 
-        $tough = [] === array_filter($this->beds($planting), static fn (Sheet $bed): bool => 'tough' === $bed->part('temper')->text('weeds')) ? 0 : self::TOUGH_WEEDS;
+        $tough = [] === array_filter($this->beds($planting),
+            static fn (Sheet $bed): bool => 'tough' === $bed->part('temper')->text('weeds')) ? 0 : self::TOUGH_WEEDS;
 
         return [$longest + $tough, $longest + $tough + ($isTimed ? self::WET_RESERVE : 0)];
     }

@@ -67,7 +67,8 @@ final readonly class Weather
     /** The same days where cold air gathers: nights so many degrees colder than where the climate was measured; readings are the garden's own. */
     public function inHollow(int $colder): self
     {
-        return 0 === $colder ? $this : new self($this->latitude, $this->first, array_map(static fn (float $night, float $spread): float => 0.0 === $spread ? $night : $night - $colder, $this->min, $this->nights), $this->max, $this->light, $this->nights, $this->noons,
+        return 0 === $colder ? $this : new self($this->latitude, $this->first, array_map(static fn (float $night,
+            float $spread): float => 0.0 === $spread ? $night : $night - $colder, $this->min, $this->nights), $this->max, $this->light, $this->nights, $this->noons,
             $this->ofYear);
     }
 

@@ -89,7 +89,8 @@ final readonly class ByRhythm
 
         return $fallback ?? match (true) {
             [] === $open => Skipped::OutOfSeason,
-            [] === array_filter($open, static fn (Candidate $way): bool => $way->bedStart >= $garden->today->number) => Skipped::NoTimeForTheBed,
+            [] === array_filter($open,
+                static fn (Candidate $way): bool => $way->bedStart >= $garden->today->number) => Skipped::NoTimeForTheBed,
             default => Skipped::NoBed,
         };
     }

@@ -44,7 +44,8 @@ final readonly class ItemPlanner
     {
         $needs = array_values(array_filter($wanted->needs, static fn (Need $need): bool => $need->units > 0));
         $candidates = null === $rooms ? $wanted->candidates : array_values(array_filter($wanted->candidates,
-            fn (Candidate $c): bool => $rooms->most($c->place, $c->bedStart, [] === $c->curve ? $c->ready : $c->lastField) * Length::METRE >= $this->grid->step($c) - Length::MILLIMETRE));
+            fn (Candidate $c): bool => $rooms->most($c->place, $c->bedStart,
+                [] === $c->curve ? $c->ready : $c->lastField) * Length::METRE >= $this->grid->step($c) - Length::MILLIMETRE));
         if ([] === $needs || [] === $candidates) {
             $short = array_sum(array_map(static fn (Need $n): int => $n->units, $needs));
 

@@ -133,7 +133,8 @@ final class Rooms
     public function for(array $candidates): Room
     {
         return new Room($this->first, $this->left, array_map(static fn (Candidate $c): string => $c->place->value, $candidates),
-            array_map(static fn (Candidate $c): int => $c->bedStart, $candidates), array_map(static fn (Candidate $c): int => $c->lastField, $candidates));
+            array_map(static fn (Candidate $c): int => $c->bedStart, $candidates),
+            array_map(static fn (Candidate $c): int => $c->lastField, $candidates));
     }
 
     private function put(ItemPlan $plan, float $sign): void

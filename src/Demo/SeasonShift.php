@@ -70,6 +70,7 @@ final class SeasonShift
     /** A planting's name carries its sowing day. */
     private static function key(string $key, int $days): string
     {
-        return (string) preg_replace_callback('/@(\d{4}-\d\d-\d\d)/', static fn (array $m): string => '@'.Day::parse($m[1])->plus($days)->iso(), $key);
+        return (string) preg_replace_callback('/@(\d{4}-\d\d-\d\d)/',
+            static fn (array $m): string => '@'.Day::parse($m[1])->plus($days)->iso(), $key);
     }
 }

@@ -50,8 +50,9 @@ final class TemperController extends Page
             return $this->show($request, $visit, $garden, $found, $entry);
         }
         $words = \sprintf('Bed %s: what it is like', $bed);
-        $log->record($visit->gardenId, $visit->accountId, $words, static fn () => $entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $bed])?->know($temper,
-            $quarantine));
+        $log->record($visit->gardenId, $visit->accountId, $words,
+            static fn () => $entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $bed])?->know($temper,
+                $quarantine));
 
         return $this->kept($visit, $words.' is kept.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $bed]));
     }

@@ -39,7 +39,8 @@ final class OneMoreController extends Page
         }
         $drawUp->add($visit->gardenId, $visit->accountId, $planting, $book->get($item)->name);
         $this->addFlash('done',
-            \sprintf('%s is planned on bed %s, to be sown on %s. It is locked: drawing up leaves it as it is. The log takes it back.', $book->get($item)->name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow)));
+            \sprintf('%s is planned on bed %s, to be sown on %s. It is locked: drawing up leaves it as it is. The log takes it back.',
+                $book->get($item)->name, $planting->pieces[0]->bed, $this->sayer->shortDay($planting->sow)));
 
         return $this->seeOther('plan', ['garden' => $visit->gardenId]);
     }

@@ -133,7 +133,8 @@ final class StandingController extends Page
                 \sprintf('%d plantings dated anew from the weather as it was', \count($possible)));
         });
         if ($left > 0) {
-            $this->addFlash('done', \sprintf('%d %s not: another planting takes the bed before. They stay in the list; move one of the two.', $left, 1 === $left ? 'is' : 'are'));
+            $this->addFlash('done',
+                \sprintf('%d %s not: another planting takes the bed before. They stay in the list; move one of the two.', $left, 1 === $left ? 'is' : 'are'));
         }
 
         return $this->kept($visit, $kept->words.'.', $this->generateUrl('standing', ['garden' => $visit->gardenId]));

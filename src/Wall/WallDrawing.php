@@ -50,8 +50,9 @@ final readonly class WallDrawing
                     $garden->timing()?->of($this->book->grown($planting->item, $planting->variety), $garden->coversOf($planting)),
                     $garden->coversOf($planting), $garden->today->isBefore($planting->ground)
                     ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($this->recipes->get($planting->recipe),
-                        $planting)) : [], null === $garden->timing() ? null : SoftEdge::of($garden->timing(), $this->book->grown($planting->item,
-                            $planting->variety), $garden->coversOf($planting), $planting, $garden->today->number));
+                        $planting)) : [], null === $garden->timing() ? null : SoftEdge::of($garden->timing(),
+                            $this->book->grown($planting->item,
+                                $planting->variety), $garden->coversOf($planting), $planting, $garden->today->number));
             }
         }
         $rows = [];

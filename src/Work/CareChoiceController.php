@@ -32,7 +32,8 @@ final class CareChoiceController extends Page
             ?? throw $this->createNotFoundException('There is no such planting.');
         $page = $this->generateUrl('planting', ['garden' => $visit->gardenId, 'planting' => $planting]);
         try {
-            $kept = $changes->keep($visit->gardenId, $visit->accountId, [], static function (Garden $now) use ($found, $rule, $book): Replacement {
+            $kept = $changes->keep($visit->gardenId, $visit->accountId, [], static function (Garden $now) use ($found, $rule,
+                $book): Replacement {
                 $is = $now->plantings->get($found->key) ?? throw Meanwhile::notPossible('The planting is gone meanwhile.');
                 $others = array_values(array_diff($is->careLeftOut, [$rule->key]));
                 $isDoneAgain = \count($others) < \count($is->careLeftOut);

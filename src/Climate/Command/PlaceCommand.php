@@ -15,7 +15,8 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand(name: 'place', description: 'Prints the frost table, day lengths by date and heat units by month of a garden file as JSON. Exit code 0: done; 2: the file cannot be used or knows no climate.')]
+#[AsCommand(name: 'place',
+    description: 'Prints the frost table, day lengths by date and heat units by month of a garden file as JSON. Exit code 0: done; 2: the file cannot be used or knows no climate.')]
 final class PlaceCommand extends Command
 {
     public function __construct(private readonly GardenFileArgument $file)

@@ -24,7 +24,8 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand(name: 'ready', description: 'Prints when a sowing is ready, or the latest sowing that is ready on a day, as JSON. Exit code 0: done; 1: never ready, or no sowing makes that day; 2: bad input.')]
+#[AsCommand(name: 'ready',
+    description: 'Prints when a sowing is ready, or the latest sowing that is ready on a day, as JSON. Exit code 0: done; 1: never ready, or no sowing makes that day; 2: bad input.')]
 final class ReadyCommand extends Command
 {
     public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books,
@@ -63,7 +64,8 @@ final class ReadyCommand extends Command
             null === $crop => \sprintf('There is no crop "%s". The book has %s.', $option('crop'), implode(', ', $book->keys())),
             '' !== $option('variety') && $option('variety') !== $crop->variety => \sprintf('The varieties in the book are %s.',
                 implode(', ', array_map(static fn (Crop $c): string => '"'.$c->variety.'"', $book->varietiesOf($crop->item())))),
-            null === $cover => 'Place is field, tunnel or heated; cover one of '.implode(', ', array_map(static fn (Cover $c): string => $c->value, Cover::cases())).'.',
+            null === $cover => 'Place is field, tunnel or heated; cover one of '.implode(', ',
+                array_map(static fn (Cover $c): string => $c->value, Cover::cases())).'.',
             ('' === $option('sow')) === ('' === $option('ready'))
                 || null === $day => 'Give either --sow or --ready, with a day such as 2026-05-20.',
             !\in_array($method, $crop->methods(), true) => \sprintf('%s is not %s.', $crop->name, Method::Sown === $method

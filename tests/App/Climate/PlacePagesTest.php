@@ -136,7 +136,8 @@ final class PlacePagesTest extends AppCase
         $this->record(implode("\n", $lines), ['temperature' => 'C', 'rain_in' => 'mm', 'fill' => 'far-inland']);
         self::assertResponseRedirects($this->path('/place'));
         $this->browser->followRedirect();
-        self::assertStringContainsString('no day of <b>January, February, March, November, December</b>: these months are guessed', $this->text());
+        self::assertStringContainsString('no day of <b>January, February, March, November, December</b>: these months are guessed',
+            $this->text());
         self::assertStringContainsString('no whole season stands behind', $this->text());
     }
 
@@ -151,7 +152,8 @@ final class PlacePagesTest extends AppCase
         $this->browser->request('GET', $this->path('/station'));
         self::assertStringContainsString('Read the drop folder', $this->text());
         $this->post($this->path('/station/read'), ['source' => 'folder']);
-        self::assertSame(['2026-02-27' => -1.5, '2026-02-28' => 0.0], array_combine(array_map(static fn (int $n): string => Day::of($n)->iso(), array_keys($this->snapshot()->climate->measured->min ?? [])), $this->snapshot()->climate->measured->min
+        self::assertSame(['2026-02-27' => -1.5, '2026-02-28' => 0.0],
+            array_combine(array_map(static fn (int $n): string => Day::of($n)->iso(), array_keys($this->snapshot()->climate->measured->min ?? [])), $this->snapshot()->climate->measured->min
             ?? []));
         (new \Symfony\Component\Filesystem\Filesystem())->remove($folder);
     }
@@ -170,7 +172,8 @@ final class PlacePagesTest extends AppCase
         self::assertSame('2026-03-02', $now->ready->iso());
         self::assertSame('fit', $this->snapshot()->notes[0]->sign?->value);
         $this->post($this->path('/log/3/take-back'), []);
-        self::assertEquals($planting, array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item))[0]);
+        self::assertEquals($planting, array_values(array_filter($this->snapshot()->plantings->all(),
+            static fn ($p): bool => 'radish' === $p->item))[0]);
     }
 
     /** @param array<string, string> $more */

@@ -103,7 +103,8 @@ final class DrawingTest extends AppCase
         $drawing = $this->service(SupplyStrip::class)->drawing($weeks, Scale::from(Day::parse('2026-03-01'), 52));
         $bars = $drawing['bars'];
 
-        self::assertSame([[0.0, 13.0, 39.0, 13.0, '-10'], [26.0, 26.0, 26.0, 0.0, '']], array_map(static fn (array $b): array => [$b['line'], $b['top'], $b['h'], $b['missing'], $b['short']], $bars));
+        self::assertSame([[0.0, 13.0, 39.0, 13.0, '-10'], [26.0, 26.0, 26.0, 0.0, '']],
+            array_map(static fn (array $b): array => [$b['line'], $b['top'], $b['h'], $b['missing'], $b['short']], $bars));
     }
 
     /** By heat and light a ridge rises fast in warm weeks and slowly in cold ones; the even one is a straight slope. */

@@ -50,7 +50,8 @@ final class RulesPageTest extends AppCase
             $rules->keeping['carrot-storage'], $rules->cycle, $rules->weights->gap]);
         $page = $this->browser->request('GET', $this->path('/rules'));
         self::assertSame('Cabbage, Legume', $page->filter('input[name="families_0"]')->attr('value'));
-        self::assertEquals($rules, $this->service(GardenReader::class)->read((new GardenWriter())->write($this->snapshot()))->settings->rules, 'out and in unchanged');
+        self::assertEquals($rules,
+            $this->service(GardenReader::class)->read((new GardenWriter())->write($this->snapshot()))->settings->rules, 'out and in unchanged');
 
         $this->submit(['most_sowings' => '5']);
         $this->browser->followRedirect();
@@ -63,7 +64,8 @@ final class RulesPageTest extends AppCase
     {
         $this->submit(['hollow' => '3']);
         self::assertSame(3, $this->rules()->hollow);
-        self::assertEquals(3, $this->service(GardenReader::class)->read((new GardenWriter())->write($this->snapshot()))->settings->rules->hollow);
+        self::assertEquals(3,
+            $this->service(GardenReader::class)->read((new GardenWriter())->write($this->snapshot()))->settings->rules->hollow);
         $tomato = Book::crops()->get('tomato');
         $first = static function (int $hollow) use ($tomato): int {
             $timing = PlaceClimate::fromMonths(Larkspur::months(), Larkspur::NORTH)->timing(Larkspur::NORTH, Day::parse('2026-03-01'),

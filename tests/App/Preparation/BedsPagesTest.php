@@ -47,7 +47,8 @@ final class BedsPagesTest extends AppCase
         $form = $page->selectButton('Plan it')->form();
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
-        $planted = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
+        $planted = array_values(array_filter($this->snapshot()->plantings->all(),
+            static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
         self::assertSame([1, true, 25_000_000], [\count($planted), $planted[0]->locked, $planted[0]->length()->micrometres]);
         $this->browser->submit($form);
         $this->browser->followRedirect();
@@ -79,7 +80,8 @@ final class BedsPagesTest extends AppCase
         $form = $page->filterXPath('//h2[contains(., "Green manures")]/following::form[1]')->form();
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
-        [$planted] = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
+        [$planted] = array_values(array_filter($this->snapshot()->plantings->all(),
+            static fn (Planting $p): bool => 'A2' === $p->pieces[0]->bed));
         self::assertSame([true, 25_000_000, $planted->clear->iso()], [$planted->locked, $planted->length()->micrometres,
             $planted->ready->iso()]);
         $id = $this->service(Snapshot::class)->plantingIds($this->garden)[$planted->key];

@@ -62,7 +62,8 @@ final class CareTest extends AppCase
             self::assertTrue($day - $weeds[$i] >= 10 && $day - $weeds[$i] <= 14);
         }
         self::assertLessThan($carrot->ready->number - 14, end($weeds), 'it has closed by then');
-        self::assertEqualsWithDelta(1.5 * 10 / 100, array_values(array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, 'Weed')))[0]->hours, 1e-9);
+        self::assertEqualsWithDelta(1.5 * 10 / 100, array_values(array_filter($steps,
+            static fn (CareStep $s): bool => str_starts_with($s->name, 'Weed')))[0]->hours, 1e-9);
     }
 
     #[TestWith(['lettuce-leaf', 'sown', '2026-05-12', 'Rake after the cut', 2])]
@@ -75,7 +76,8 @@ final class CareTest extends AppCase
     #[TestWith(['leek', 'transplanted', '2026-03-24', 'Draw earth', 1])]
     public function testWhatACropAsksForAndHowOften(string $key, string $method, string $sow, string $name, int $times): void
     {
-        $steps = array_filter($this->care($this->planted($key, Method::from($method), $sow)), static fn (CareStep $s): bool => str_starts_with($s->name, $name));
+        $steps = array_filter($this->care($this->planted($key, Method::from($method), $sow)),
+            static fn (CareStep $s): bool => str_starts_with($s->name, $name));
 
         self::assertCount($times, $steps);
     }
@@ -156,7 +158,8 @@ final class CareTest extends AppCase
 
     public function testFernsAreCutOnTheirDayOfEveryYear(): void
     {
-        $asparagus = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'asparagus' === $p->item))[0];
+        $asparagus = array_values(array_filter($this->snapshot()->plantings->all(),
+            static fn (Planting $p): bool => 'asparagus' === $p->item))[0];
         $cuts = array_map(static fn (CareStep $s): string => substr($s->day->iso(), 5),
             array_values(array_filter($this->care($asparagus), static fn (CareStep $s): bool => str_contains($s->name, 'fern'))));
 

@@ -49,7 +49,8 @@ final class BedRulesTest extends TestCase
 
     public function testARestBesideTheStayClosesNothing(): void
     {
-        $rest = static fn (string $from, string $to): array => ['A1' => [new RestingBed(Period::fromFirstToLast(Day::parse($from), Day::parse($to)))]];
+        $rest = static fn (string $from, string $to): array => ['A1' => [new RestingBed(Period::fromFirstToLast(Day::parse($from),
+            Day::parse($to)))]];
 
         self::assertSame('A1', self::bed(self::garden(new PlanRules(resting: $rest('2026-01-01', '2026-04-14'))), 'kale'));
         self::assertSame('A2', self::bed(self::garden(new PlanRules(resting: $rest('2026-01-01', '2026-04-15'))), 'kale'));

@@ -44,7 +44,8 @@ final class KeptOffBedTest extends TestCase
 {
     public function testThePlan(): void
     {
-        $beds = static fn (Garden $garden): array => self::beds(...(new Planner(Book::crops(), Book::recipes()))->draw($garden)->plantings());
+        $beds = static fn (Garden $garden): array => self::beds(...(new Planner(Book::crops(),
+            Book::recipes()))->draw($garden)->plantings());
 
         self::assertContains('A1', $beds(self::garden(false)));
         self::assertSame(['A2'], $beds(self::garden(true)));

@@ -90,12 +90,14 @@ final class FreeBedTest extends TestCase
     public function testWithNoTimeForTheUsualPreparationTheFastOneIsTakenAndSaid(): void
     {
         $garden = LittleGarden::on('2026-05-11', [LittleGarden::radish('2026-06-18', 'A1', 0, 20_000_000)]);
-        $radish = array_values(array_filter(self::ways($garden, 'A1'), static fn (FreeBedWay $w): bool => 'radish' === $w->crop->key))[0] ?? null;
+        $radish = array_values(array_filter(self::ways($garden, 'A1'),
+            static fn (FreeBedWay $w): bool => 'radish' === $w->crop->key))[0] ?? null;
 
         self::assertNotNull($radish);
         self::assertTrue($radish->isHurried);
         self::assertSame(['fast-turn', '2026-05-13'], [$radish->recipe->key, $radish->sow->iso()]);
-        $later = array_values(array_filter(self::ways(LittleGarden::on('2026-05-11'), 'A1'), static fn (FreeBedWay $w): bool => 'radish' === $w->crop->key))[0];
+        $later = array_values(array_filter(self::ways(LittleGarden::on('2026-05-11'), 'A1'),
+            static fn (FreeBedWay $w): bool => 'radish' === $w->crop->key))[0];
         self::assertFalse($later->isHurried, 'a few days later its usual preparation is done');
         self::assertSame('2026-05-16', $later->sow->iso());
     }

@@ -41,7 +41,8 @@ final class MakeWayTest extends TestCase
         self::assertSame('2026-05-30', $later[$next->key]->sow->iso());
         $after = $garden->with(array_map(static fn (Planting $p): Planting => $p->key === $now->key ? $now : ($later[$p->key] ?? $p),
             $garden->plantings->all()));
-        self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after, array_map(static fn (Planting $p): string => $p->key, $after->plantings->all())), static fn (Conflict $c): bool => $c->isHard()));
+        self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after,
+            array_map(static fn (Planting $p): string => $p->key, $after->plantings->all())), static fn (Conflict $c): bool => $c->isHard()));
     }
 
     public function testWhatIsOnTheBenchWaitsThereAndKeepsItsSowingDay(): void

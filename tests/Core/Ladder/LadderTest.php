@@ -38,7 +38,8 @@ final class LadderTest extends TestCase
         $good = array_values(array_filter($ladder->rungs, static fn (LadderRung $r): bool => null !== $r->from));
         $inland = VarietyLadder::of(LittleGarden::timed('2026-03-01'), Book::crops(), Book::recipes(), 'cauliflower',
             Day::parse('2026-07-10'), PlaceType::Field);
-        $frozen = array_values(array_filter($inland->rungs, static fn (LadderRung $r): bool => 'cauliflower-winter-b' === $r->crop->key))[0];
+        $frozen = array_values(array_filter($inland->rungs,
+            static fn (LadderRung $r): bool => 'cauliflower-winter-b' === $r->crop->key))[0];
         self::assertStringStartsWith('winter-frost', Said::of($frozen->why));
 
         self::assertSame(['cauliflower-early', 'cauliflower', 'cauliflower-late', 'cauliflower-winter-a', 'cauliflower-winter-b',

@@ -77,7 +77,8 @@ final class CoversTest extends TestCase
         self::assertSame(Cover::LowTunnel, Cover::None->under(Cover::LowTunnel));
         $calendar = CoverCalendar::with(Cover::None, [self::over('2026-04-01', '2026-04-10', Cover::RowCover), self::over('2026-04-05',
             '2026-04-20', Cover::LowTunnel)]);
-        self::assertSame([Cover::None, Cover::RowCover, Cover::LowTunnel, Cover::None], array_map(static fn (string $day): Cover => $calendar->at(Day::parse($day)->number), ['2026-03-31', '2026-04-04', '2026-04-07', '2026-04-21']));
+        self::assertSame([Cover::None, Cover::RowCover, Cover::LowTunnel, Cover::None],
+            array_map(static fn (string $day): Cover => $calendar->at(Day::parse($day)->number), ['2026-03-31', '2026-04-04', '2026-04-07', '2026-04-21']));
         self::assertSame(Day::parse('2026-04-20')->number, $calendar->stays(Day::parse('2026-04-07')->number));
     }
 

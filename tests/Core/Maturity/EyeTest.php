@@ -150,7 +150,8 @@ final class EyeTest extends TestCase
             $inputs[$input->name] = $input;
         }
 
-        self::assertSame((float) $ripe->ready, $inputs['ground']->value + array_sum(array_map(static fn (string $n): float => $inputs[$n]->value, array_filter(array_keys($inputs), static fn (string $n): bool => 'up' === $n
+        self::assertSame((float) $ripe->ready,
+            $inputs['ground']->value + array_sum(array_map(static fn (string $n): float => $inputs[$n]->value, array_filter(array_keys($inputs), static fn (string $n): bool => 'up' === $n
             || 1 === preg_match('/^m\d+$/', $n)))));
         self::assertStringStartsWith('month-counted month=4 counted=', Said::of($inputs['m1']->label));
         self::assertGreaterThan($ripe->ready + 14, $inputs['open']->value);
@@ -160,8 +161,9 @@ final class EyeTest extends TestCase
     public function testASouthernGardenSowsInItsOwnSpring(): void
     {
         $south = self::garden('2026-09-01', [], latitude: -Larkspur::NORTH);
-        $sown = static fn (Garden $g, string $day): bool => null !== (new Candidates($g, Book::recipes()))->sownOn(Book::crops()->get('bean-bush'), Day::parse($day), PlaceType::Field,
-            Method::Sown);
+        $sown = static fn (Garden $g, string $day): bool => null !== (new Candidates($g,
+            Book::recipes()))->sownOn(Book::crops()->get('bean-bush'), Day::parse($day), PlaceType::Field,
+                Method::Sown);
 
         self::assertSame([true, false], [$sown($south, '2026-11-20'), $sown($south, '2026-05-20')]);
         self::assertSame([false, true], [$sown(self::garden('2026-03-01', []), '2026-11-20'), $sown(self::garden('2026-03-01', []),

@@ -30,7 +30,8 @@ final class SoftEdgeTest extends TestCase
                     $crop = Book::crops()->get($key);
                     $sow = Day::fromDate(2025, $month, 20);
                     $ripe = $timing->of($crop, Cover::None)->fromGround($sow->number, $sow->number, Method::Sown);
-                    $range = null === $ripe || !$ripe->isPossible() ? null : ReadyRange::of($timing, $crop, Cover::None, $ripe, Method::Sown);
+                    $range = null === $ripe || !$ripe->isPossible() ? null : ReadyRange::of($timing, $crop, Cover::None, $ripe,
+                        Method::Sown);
                     $planting = null === $range || null === $ripe ? null : new Planting($key, $key, Method::Sown, PlaceType::Field, '',
                         $sow, $sow, $sow, Day::of($ripe->ready), Day::of($ripe->ready + 9), 1.0, [], Standing::Planned, false);
                     $edge = null === $planting ? null : SoftEdge::of($timing, $crop, CoverCalendar::always(Cover::None), $planting,

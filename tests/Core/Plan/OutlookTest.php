@@ -56,7 +56,8 @@ final class OutlookTest extends TestCase
 
         self::assertSame([55, 55], array_map(static fn (array $d): int => $d['amounts']['radish'],
             array_values(array_filter($market->days, static fn (array $d): bool => [] !== $d['amounts']))));
-        self::assertSame([['2026-05-09', '2026-05-09', 1], ['2026-05-30', '2026-06-13', 3]], array_map(static fn (array $r): array => [$r['from']->iso(), $r['to']->iso(), $r['count']], $market->empty()));
+        self::assertSame([['2026-05-09', '2026-05-09', 1], ['2026-05-30', '2026-06-13', 3]],
+            array_map(static fn (array $r): array => [$r['from']->iso(), $r['to']->iso(), $r['count']], $market->empty()));
         self::assertFalse($market->isAssumed);
     }
 
@@ -82,7 +83,8 @@ final class OutlookTest extends TestCase
         $made = (new ByRhythm(Book::crops(), Book::recipes()))->plan($garden, Book::crops()->get('radish'), Method::Sown,
             \array_slice($garden->beds, 0, 3), Day::parse('2026-05-01'), Day::parse('2026-06-05'), 10, 0, 0.25);
 
-        self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'], array_map(static fn (Planting $p): string => $p->sow->iso(), $made->plantings));
+        self::assertSame(['2026-05-01', '2026-05-11', '2026-05-21', '2026-05-31'],
+            array_map(static fn (Planting $p): string => $p->sow->iso(), $made->plantings));
         self::assertSame([['A1', 0], ['A1', 5_000_000], ['A1', 10_000_000], ['A1', 15_000_000]],
             array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->pieces[0]->from], $made->plantings));
         self::assertSame([true], array_values(array_unique(array_map(static fn (Planting $p): bool => $p->locked, $made->plantings))));

@@ -104,7 +104,8 @@ final class BedsAheadTest extends TestCase
         $weeks = BedsAhead::of($garden, PlaceType::Field);
 
         self::assertSame(['2026-05-04', '2026-05-11'], [$weeks[0]->monday->iso(), $weeks[1]->monday->iso()]);
-        self::assertSame([[0.0, 12.0, 20.0], [12.0, 0.0, 32.0]], array_map(static fn (BedWeek $w): array => [$w->needed, $w->inPreparation, $w->standing], \array_slice($weeks, 0, 2)));
+        self::assertSame([[0.0, 12.0, 20.0], [12.0, 0.0, 32.0]], array_map(static fn (BedWeek $w): array => [$w->needed,
+            $w->inPreparation, $w->standing], \array_slice($weeks, 0, 2)));
         foreach ($weeks as $week) {
             self::assertSame(60.0, $week->inPreparation + $week->standing + $week->free);
         }
@@ -167,7 +168,8 @@ final class BedsAheadTest extends TestCase
     public function testRainIsReadFromTheOutlook(): void
     {
         $from = Day::parse('2026-05-04')->number;
-        $outlook = static fn (float ...$rain): DailyRecord => DailyRecord::fromRows(array_map(static fn (int $n, float $mm): array => [$from + $n, 8.0, 18.0, $mm], range(0, \count($rain) - 1), array_values($rain)));
+        $outlook = static fn (float ...$rain): DailyRecord => DailyRecord::fromRows(array_map(static fn (int $n,
+            float $mm): array => [$from + $n, 8.0, 18.0, $mm], range(0, \count($rain) - 1), array_values($rain)));
         $asked = static function (DailyRecord $outlook) use ($from): ?array {
             $found = RainQuestion::inOutlook($outlook);
 

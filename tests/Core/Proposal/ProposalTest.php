@@ -31,7 +31,8 @@ final class ProposalTest extends TestCase
         $changes = $this->proposed($garden, [$standing, $locked, LittleGarden::radish('2026-06-16', 'A2', 0, 10_000_000),
             LittleGarden::radish('2026-07-20', 'A1')]);
 
-        self::assertSame(['new', 'moved', 'dropped', 'kept', 'kept'], array_map(static fn (ProposedChange $c): string => $c->kind()->value, $changes));
+        self::assertSame(['new', 'moved', 'dropped', 'kept', 'kept'],
+            array_map(static fn (ProposedChange $c): string => $c->kind()->value, $changes));
         self::assertSame([null, $moves->key], [$changes[0]->old, $changes[1]->new?->key]);
         self::assertStringContainsString('Sown 6 days later, on A2 instead of A1, 10 m instead of 5 m. It serves 32 bunches on 2026-07-18', $changes[1]->why);
         self::assertStringContainsString('No promise needs it', $changes[2]->why);
@@ -80,7 +81,8 @@ final class ProposalTest extends TestCase
             [$soon, LittleGarden::radish('2026-06-10', 'T1', number: 9)->but(place: \JollyFurrow\Shelter\PlaceType::Tunnel)]));
         self::assertSame('Nothing better was found.', $this->why($garden, $serves, [$serves, $soon]));
         self::assertSame('It lies outside what was drawn up.', $this->why($garden, $serves, [$serves, $soon], Scope::block($garden, 'T')));
-        $kept = array_values(array_filter($this->proposed($garden, [$serves, $soon]), static fn (ProposedChange $c): bool => $c->planting()->key === $soon->key))[0];
+        $kept = array_values(array_filter($this->proposed($garden, [$serves, $soon]),
+            static fn (ProposedChange $c): bool => $c->planting()->key === $soon->key))[0];
         self::assertSame('Its first work, 2026-05-07, lies within the next three weeks.', $kept->why);
     }
 
@@ -125,7 +127,8 @@ final class ProposalTest extends TestCase
     /** @param list<Planting> $drawn */
     private function why(Garden $garden, Planting $planting, array $drawn, ?Scope $scope = null): string
     {
-        return array_values(array_filter($this->proposed($garden, $drawn, $scope), static fn (ProposedChange $c): bool => $c->planting()->key === $planting->key))[0]->why;
+        return array_values(array_filter($this->proposed($garden, $drawn, $scope),
+            static fn (ProposedChange $c): bool => $c->planting()->key === $planting->key))[0]->why;
     }
 
     /**

@@ -85,7 +85,8 @@ final class RecipeTest extends TestCase
         self::assertGreaterThan(0, $reserve);
         self::assertLessThanOrEqual(0.2, $odds ** ($reserve + 1));
         self::assertGreaterThan(0.2, $odds ** $reserve);
-        self::assertSame([10 + $reserve, 2 + $reserve, 1], array_map(static fn (DatedStep $s): int => Day::parse('2026-06-10')->since($s->day), $leads->dated($dry, self::planting('2026-06-10', 10.0))));
+        self::assertSame([10 + $reserve, 2 + $reserve, 1],
+            array_map(static fn (DatedStep $s): int => Day::parse('2026-06-10')->since($s->day), $leads->dated($dry, self::planting('2026-06-10', 10.0))));
         self::assertSame(0, self::leads()->reserve($dry, Day::parse('2026-06-10')), 'the rain of the place is not known');
         self::assertSame(0, $leads->reserve(self::recipe(new Step('Rake', 3, 1.0, 'rake', '', '')), Day::parse('2026-06-10')));
     }

@@ -53,7 +53,8 @@ final readonly class JointInstance
     {
         [$usual, $metres] = $this->ground();
 
-        return new Rooms((int) $this->sheet->number('first'), array_map(fn (float $m): array => array_fill(0, 7 * (int) $this->sheet->number('weeks'), $m), $metres), $grid ?? $usual);
+        return new Rooms((int) $this->sheet->number('first'), array_map(fn (float $m): array => array_fill(0,
+            7 * (int) $this->sheet->number('weeks'), $m), $metres), $grid ?? $usual);
     }
 
     /** @return array{Grid, array<string, float>, array<string, array<int, float>>} */

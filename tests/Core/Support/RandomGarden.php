@@ -92,7 +92,8 @@ final class RandomGarden
         $garden = self::of($seed);
         $chance = new Randomizer(new Xoshiro256StarStar($seed + 7000));
         $name = static fn (): string => $garden->beds[$chance->getInt(0, \count($garden->beds) - 1)]->name;
-        $families = array_values(array_unique(array_map(static fn (Product $p): string => Book::crops()->get($p->parts[0]->item)->family, $garden->products)));
+        $families = array_values(array_unique(array_map(static fn (Product $p): string => Book::crops()->get($p->parts[0]->item)->family,
+            $garden->products)));
         $beds = array_map(static fn (Bed $b): Bed => new Bed($b->name, $b->block, $b->position, $b->length, $b->width, $b->path,
             $b->place, 0 === $chance->getInt(0, 3) ? new Temper(weeds: 'tough') : $b->temper, 0 === $chance->getInt(0, 4)
             ? [new Quarantine($families[0], $garden->today->plus(400), '')] : []), $garden->beds);

@@ -42,7 +42,8 @@ final class MendingTest extends TestCase
                     $after = self::after($garden, $way);
                     self::assertSame(self::short($garden, $item) - $way->units, self::short($after, $item), $way->key);
                     self::assertSame([], array_filter((new Conflicts(Book::crops()))->of($after,
-                        array_map(static fn (Planting $p): string => $p->key, $way->new)), static fn (Conflict $c): bool => $c->isHard()), $way->key);
+                        array_map(static fn (Planting $p): string => $p->key, $way->new)),
+                        static fn (Conflict $c): bool => $c->isHard()), $way->key);
                     ++$tried;
                 }
             }
