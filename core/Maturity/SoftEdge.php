@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace JollyFurrow\Maturity;
 
 use JollyFurrow\Crop\Crop;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Shelter\CoverCalendar;
 
 /**
@@ -22,10 +21,8 @@ final class SoftEdge
     private const LEAST = 3.0;
 
     /** @return array{int, int}|null day numbers, early and late; null: it goes by the year or the day's length, or is ready already */
-    public static function of(LocalTiming $timing, Crop $crop, CoverCalendar $covers, Planting $planting, int $today): ?array
+    public static function of(LocalTiming $timing, Crop $crop, CoverCalendar $covers, int $ground, int $ready, int $today): ?array
     {
-        $ground = $planting->ground->number;
-        $ready = $planting->ready->number;
         if ($crop->growth->anchored || null !== $crop->growth->bulbHours || $ready <= $today || $ready <= $ground) {
             return null;
         }

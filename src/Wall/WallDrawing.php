@@ -43,16 +43,17 @@ final readonly class WallDrawing
                 continue;
             }
             $late = $planting->isLate($garden->today);
+            $crop = $this->book->grown($planting->item, $planting->variety);
+            $recipe = $this->recipes->get($planting->recipe);
+            $covers = $garden->coversOf($planting);
+            $timing = $garden->timing();
+            $edge = null === $timing ? null : SoftEdge::of($timing, $crop, $covers, $planting->ground->number, $planting->ready->number,
+                $garden->today->number);
             foreach ($planting->pieces as $piece) {
-                $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $this->book->grown($planting->item,
-                    $planting->variety), $this->recipes->get($planting->recipe)->hatch, $ids[$planting->key] ?? '', $scale,
-                    $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks,
-                    $garden->timing()?->of($this->book->grown($planting->item, $planting->variety), $garden->coversOf($planting)),
-                    $garden->coversOf($planting), $garden->today->isBefore($planting->ground)
-                    ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($this->recipes->get($planting->recipe),
-                        $planting)) : [], null === $garden->timing() ? null : SoftEdge::of($garden->timing(),
-                            $this->book->grown($planting->item,
-                                $planting->variety), $garden->coversOf($planting), $planting, $garden->today->number));
+                $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $crop, $recipe->hatch,
+                    $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks,
+                    $timing?->of($crop, $covers), $covers, $garden->today->isBefore($planting->ground)
+                    ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($recipe, $planting)) : [], $edge);
             }
         }
         $rows = [];

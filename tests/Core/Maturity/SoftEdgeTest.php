@@ -7,11 +7,8 @@ namespace JollyFurrow\Tests\Maturity;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Maturity\ReadyRange;
 use JollyFurrow\Maturity\SoftEdge;
-use JollyFurrow\Planting\Planting;
-use JollyFurrow\Planting\Standing;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\CoverCalendar;
-use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\EightPlaces;
 use JollyFurrow\Time\Day;
@@ -32,10 +29,8 @@ final class SoftEdgeTest extends TestCase
                     $ripe = $timing->of($crop, Cover::None)->fromGround($sow->number, $sow->number, Method::Sown);
                     $range = null === $ripe || !$ripe->isPossible() ? null : ReadyRange::of($timing, $crop, Cover::None, $ripe,
                         Method::Sown);
-                    $planting = null === $range || null === $ripe ? null : new Planting($key, $key, Method::Sown, PlaceType::Field, '',
-                        $sow, $sow, $sow, Day::of($ripe->ready), Day::of($ripe->ready + 9), 1.0, [], Standing::Planned, false);
-                    $edge = null === $planting ? null : SoftEdge::of($timing, $crop, CoverCalendar::always(Cover::None), $planting,
-                        $sow->number);
+                    $edge = null === $range ? null : SoftEdge::of($timing, $crop, CoverCalendar::always(Cover::None), $sow->number,
+                        $range->likely, $sow->number);
                     if (null !== $range && null !== $edge) {
                         self::assertTrue($edge[0] <= $range->likely && $range->likely <= $edge[1]);
                         $off[] = abs($edge[0] - $range->early);
@@ -53,11 +48,9 @@ final class SoftEdgeTest extends TestCase
 
     public function testWhatGoesByTheYearHasNone(): void
     {
-        $day = Day::parse('2025-10-20');
-        $garlic = new Planting('g', 'garlic', Method::Sown, PlaceType::Field, '', $day, $day, $day, $day->plus(270), $day->plus(280),
-            1.0, [], Standing::Growing, false);
+        $day = Day::parse('2025-10-20')->number;
 
         self::assertNull(SoftEdge::of(EightPlaces::timing('47N'), Book::crops()->get('garlic'), CoverCalendar::always(Cover::None),
-            $garlic, $day->number));
+            $day, $day + 270, $day));
     }
 }
