@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
@@ -23,6 +22,17 @@ use JollyFurrow\Time\Weekday;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
+/** Crops of the bench gardens, by name: what is added to the book does not change them. */
+const BENCH_CROPS = [
+    'lettuce-head', 'lettuce-leaf', 'spinach', 'spinach-autumn', 'arugula', 'mizuna', 'radish', 'carrot', 'carrot-storage', 'beet',
+    'beet-storage', 'turnip', 'kohlrabi', 'broccoli', 'cauliflower', 'cabbage-early', 'cabbage-storage', 'kale', 'chard', 'scallion',
+    'onion', 'leek', 'garlic', 'tomato', 'pepper', 'cucumber', 'squash-summer', 'squash-winter', 'bean-bush', 'pea', 'corn',
+    'potato-early', 'potato-storage', 'parsley', 'basil', 'fennel', 'chinese-cabbage', 'pak-choi', 'brussels-sprouts', 'cabbage-red',
+    'radicchio', 'endive', 'corn-salad', 'celery', 'celeriac', 'parsnip', 'rutabaga', 'radish-winter', 'eggplant', 'melon',
+    'pumpkin', 'sweet-potato', 'bean-broad', 'bean-runner', 'shallot', 'dill', 'cilantro', 'broccoli-sprouting', 'okra',
+    'watermelon',
+];
+
 /** A garden fixed by its seed: so many crops promised to two outlets, so many beds, a quarter of them in tunnels. */
 function bench_garden(CropBook $book, int $seed, int $crops, int $beds, float $demand): Garden
 {
@@ -34,10 +44,9 @@ function bench_garden(CropBook $book, int $seed, int $crops, int $beds, float $d
         $list[] = new Bed(($tunnel ? 'T' : 'A').$i, $tunnel ? 'T' : 'A', $i, Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), $tunnel ? PlaceType::Tunnel : PlaceType::Field);
     }
     $outlets = [new Outlet('boxes', 'Boxes', Weekday::Wednesday, 1, 4, null), new Outlet('stall', 'Stall', Weekday::Saturday, 2, 4, null)];
-    $planted = array_values(array_filter($book->sold(), static fn ($crop): bool => Pattern::Perennial !== $crop->pattern));
     $products = [];
     $promises = [];
-    foreach (array_slice($planted, 0, $crops) as $crop) {
+    foreach (array_map($book->get(...), array_slice(BENCH_CROPS, 0, $crops)) as $crop) {
         $products[] = new Product($crop->key, $crop->name, $crop->produce->unit, Money::fromCents($chance->getInt(80, 400)), [new Part($crop->item(), 1.0)]);
         // Enough for about one bed at a time: what a metre yields, over the weeks it is sold.
         $first = $today->plus(90 + $chance->getInt(0, 60));
