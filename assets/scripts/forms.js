@@ -12,3 +12,15 @@ document.addEventListener('submit', () => { typed = false; });
 window.addEventListener('beforeunload', (event) => {
   if (typed) event.preventDefault();
 });
+
+// A menu closes when one looks elsewhere, or with Escape; a slash goes to the find box.
+document.addEventListener('click', (event) => {
+  for (const menu of document.querySelectorAll('[data-menu][open]')) if (!menu.contains(event.target)) menu.open = false;
+});
+document.addEventListener('keydown', (event) => {
+  if (event.key === 'Escape') for (const menu of document.querySelectorAll('[data-menu][open]')) { menu.open = false; menu.querySelector('summary').focus(); }
+  if (event.key === '/' && !event.target.closest('input, textarea, select, [contenteditable]')) {
+    const find = document.querySelector('[data-find]');
+    if (find) { event.preventDefault(); find.focus(); find.select(); }
+  }
+});

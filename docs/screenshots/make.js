@@ -38,19 +38,19 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   }
   await page.goto(`${base}${garden}/crops/lettuce-head/own`);
   await page.getByLabel('Days to maturity, from planting out').fill('46');
-  await page.getByRole('button', { name: 'See what it touches' }).click();
+  await page.getByRole('button', { name: 'Show what changes' }).click();
   await page.getByRole('heading', { name: 'What it touches' }).waitFor();
   await shot(page, 'own');
   await page.goto(`${base}${garden}/wall`);
   await page.goto(base + await page.locator('a.planting', { has: page.locator('title', { hasText: /^(Spring turnip|Radish), .*planned/ }) }).first().getAttribute('href'));
   await page.getByRole('link', { name: 'Change it …' }).click();
   await page.getByLabel('Sow on').fill('2026-08-18');
-  await page.getByRole('button', { name: 'See what it does' }).click();
+  await page.getByRole('button', { name: 'Show what changes' }).click();
   await shot(page, 'change');
   await page.goto(`${base}${garden}/promises?outlet=stall&from=2026-09-28`);
   await page.getByLabel(/^Head lettuce, Sat 10 Oct/).fill('160');
   await page.getByLabel(/^Radishes, Sat 17 Oct/).fill('90');
-  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.goto(`${base}${garden}/plan`);
   await page.locator('select[name=what]').selectOption('block:B');
   await page.getByRole('button', { name: /Draw up/ }).click();

@@ -63,7 +63,7 @@ final class OwnController extends Page
         $garden = $snapshot->of($visit->gardenId);
         $found = $this->crop($book, $crop);
         $own = array_values(array_filter($garden->own, static fn (OwnValue $v): bool => $v->crop !== $crop));
-        $words = \sprintf('%s ‘%s’ by the book again', $found->name, $found->variety);
+        $words = \sprintf('%s ‘%s’ reset to book values', $found->name, $found->variety);
         try {
             $edit->keep($visit->gardenId, $visit->accountId, BookEdit::mark($garden), $own, false, $words);
         } catch (Meanwhile $meanwhile) {

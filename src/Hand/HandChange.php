@@ -112,7 +112,7 @@ final readonly class HandChange
             return null;
         }
         if ($when->isBefore($garden->today)) {
-            $entry->fault('when', 'This day has gone by. Write today or a later day; what is sown already goes into "What stands".');
+            $entry->fault('when', 'This day has gone by. Write today or a later day; what is sown already goes into "In the ground".');
 
             return null;
         }

@@ -33,7 +33,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Beds ahead: what is late and what still works, metres week by week, kit, and what rain would do. */
+/** Bed preparation: what is late and what still works, metres week by week, kit, and what rain would do. */
 final class BedsAheadController extends Page
 {
     /** Late beds are looked into so far down the list. */

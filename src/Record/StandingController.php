@@ -82,7 +82,7 @@ final class StandingController extends Page
         if (!$entry->isGood() || !$list->isGood() || '1' !== $entry->raw('keep')) {
             return $this->show($request, $visit, $snapshot, $book, $entry, $list);
         }
-        $words = static fn (int $n): string => \sprintf('What stands: %d planting%s entered%s', $n, 1 === $n ? '' : 's',
+        $words = static fn (int $n): string => \sprintf('In the ground: %d planting%s entered%s', $n, 1 === $n ? '' : 's',
             [] === $list->newBeds ? '' : \sprintf(', %d beds made', \count($list->newBeds)));
         $count = $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($visit, $snapshot, $list, $entry,
             $series, $plantings, $connection): int {

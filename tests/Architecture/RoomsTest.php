@@ -17,9 +17,9 @@ final class RoomsTest extends TestCase
             'Work', 'Paste', 'Check',
     ];
     private const SRC = [
-        'Wording', 'Shared', 'Form', 'Codec', 'Rows', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store', 'File', 'Change',
+        'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store', 'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Work',
-            'TakeBack', 'Demo',
+            'TakeBack', 'Find', 'Demo',
     ];
     /** A room of more files than this wants dividing. */
     private const MOST_FILES = 22;

@@ -56,7 +56,7 @@ test('from nothing to a garden with what stands in it, in five clicks', async ({
   await click('Read the list');
   await look('first-check');
   await click('Look again');
-  await click(/Keep these 4/);
+  await click(/Save these 4/);
 
   await expect(page.getByRole('heading', { name: /Ready when/ })).toBeVisible();
   await look('first-stands');

@@ -23,7 +23,7 @@ async function beginGarden(page, name) {
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Where').fill('47° N, 300 m');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('heading', { name: 'What stands' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'In the ground' })).toBeVisible();
   return page.url().match(/\/g\/[^/]+/)[0];
 }
 

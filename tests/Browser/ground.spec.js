@@ -21,7 +21,7 @@ test('the first minute: from an empty garden to ready when, beds free when and m
   await unclear.fill('tomato');
   await page.getByRole('button', { name: 'Look again' }).click();
   await expect(page.getByText(/Tomato,\s+25\s+m:\s+/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep these 4 plantings' }).click();
+  await page.getByRole('button', { name: 'Save these 4 plantings' }).click();
   await expect(page.getByRole('status')).toContainText('4 plantings entered, 3 beds made');
   await expect(page.getByRole('row', { name: /Radish.*A1, 12.5 m/ })).toContainText(/\d+ Aug/);
   await expect(page.getByText(/bed\s+A1,\s+6.25\s+m,\s+after\s+head\s+lettuce;\s+nothing\s+planned\s+after/)).toBeVisible();
@@ -45,12 +45,12 @@ test('a planting is moved by hand: its effect first, then Keep, and taken back a
   const until = await page.getByLabel('Bed taken until').inputValue();
   await page.getByLabel('Sow on').fill(later);
   await page.getByLabel('Bed taken until').fill(new Date(Date.parse(until) + 2 * 86_400_000).toISOString().slice(0, 10));
-  await page.getByRole('button', { name: 'See what it does' }).click();
+  await page.getByRole('button', { name: 'Show what changes' }).click();
   const effect = page.getByRole('region', { name: 'What it would do' });
   await expect(effect.getByRole('row', { name: /^now/ })).toBeVisible();
   await expect(effect.getByRole('row', { name: /^then/ })).toBeVisible();
   await expect(effect.getByText(/promise/i).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('status')).toContainText('moved to bed');
   const address = page.url();
 
@@ -69,9 +69,9 @@ test('what cannot be is said with what could, and nothing is kept', async ({ pag
   await page.getByRole('link', { name: 'Change it …' }).click();
   await page.getByRole('link', { name: 'Longer or shorter' }).click();
   await page.getByLabel('Length in all').fill('30 m');
-  await page.getByRole('button', { name: 'See what it does' }).click();
+  await page.getByRole('button', { name: 'Show what changes' }).click();
   await expect(page.getByText(new RegExp(`✕ Not possible: Bed ${bed} is 25 m long; this would reach to \\d`))).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Save', exact: true })).toHaveCount(0);
 });
 
 test('work is noted from the bed, in part, on a phone', async ({ browser }) => {
@@ -98,14 +98,14 @@ test('a stand is counted, a sign is seen with one tap, and both are undone', asy
   const garden = await openDemo(page);
   const bed = await openBedWhere(page, garden, LETTUCE);
   await expect(page.getByText(/in\s+the\s+ground\s+·\s+sown\s+29\s+May\s+·\s+ready\s+\d+\s+Aug/)).toBeVisible();
-  await page.getByRole('link', { name: /How far\?.*Head lettuce/ }).click();
+  await page.getByRole('link', { name: /Growth stage.*Head lettuce/ }).click();
   await page.getByRole('button', { name: 'Hearts begin to close' }).click();
   await expect(page.getByRole('status')).toContainText('hearts begin to close');
   await expect(page.getByText(/in\s+the\s+ground\s+·\s+sown\s+29\s+May\s+·\s+ready\s+\d+\s+(Jul|Aug)/)).toBeVisible();
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await page.goto(`${garden}/bed/${bed}`);
   await expect(page.getByText(/in\s+the\s+ground\s+·\s+sown\s+29\s+May\s+·\s+ready\s+\d+\s+Aug/)).toBeVisible();
-  await page.getByRole('link', { name: /Come up.*Head lettuce/ }).click();
+  await page.getByRole('link', { name: /Emerged.*Head lettuce/ }).click();
   await page.getByRole('link', { name: /Count a metre/ }).click();
   await page.getByLabel(/Plants counted/).fill('1');
   await page.getByRole('button', { name: 'What to do' }).click();

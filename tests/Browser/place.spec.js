@@ -9,15 +9,16 @@ const MONTHS = [
 
 test('a place by twelve months in Fahrenheit and inches: refused as Celsius, then kept, and dates go by it', async ({ page }) => {
   const garden = await beginGarden(page, 'Warm Wall');
-  await page.getByRole('link', { name: 'Place' }).click();
+  await page.locator('summary.brand').click();
+  await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: 'Climate' }).click();
   await expect(page.getByText('Only a guess:')).toBeVisible();
   await page.getByLabel(/^Three lines/).fill(MONTHS);
-  await page.getByRole('button', { name: 'Keep this climate' }).click();
+  await page.getByRole('button', { name: 'Save these months' }).click();
   await expect(page.getByText('Are these degrees Fahrenheit?')).toBeVisible();
   await expect(page.getByLabel(/^Three lines/)).toHaveValue(MONTHS);
-  await page.locator('form', { has: page.getByRole('button', { name: 'Keep this climate' }) }).getByLabel('Temperatures in').selectOption('degrees Fahrenheit');
-  await page.locator('form', { has: page.getByRole('button', { name: 'Keep this climate' }) }).getByLabel('Rain in').selectOption('inches');
-  await page.getByRole('button', { name: 'Keep this climate' }).click();
+  await page.locator('form', { has: page.getByRole('button', { name: 'Save these months' }) }).getByLabel('Temperatures in').selectOption('degrees Fahrenheit');
+  await page.locator('form', { has: page.getByRole('button', { name: 'Save these months' }) }).getByLabel('Rain in').selectOption('inches');
+  await page.getByRole('button', { name: 'Save these months' }).click();
   await expect(page.getByRole('status')).toContainText('The climate is kept');
   await expect(page.getByRole('img', { name: /Daily minimum and maximum/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /^July/ })).toContainText('25.0');
@@ -26,7 +27,7 @@ test('a place by twelve months in Fahrenheit and inches: refused as Celsius, the
   await page.goto(`${garden}/standing`);
   await page.getByLabel(/^Rows:/).fill('A1, radish, sown 20 June, half\nA2, cutting lettuce, sown 1 July, half');
   await page.getByRole('button', { name: 'Read the list' }).click();
-  await page.getByRole('button', { name: 'Keep these 2 plantings' }).click();
+  await page.getByRole('button', { name: 'Save these 2 plantings' }).click();
   await page.getByRole('link', { name: 'Radish' }).click();
   await page.getByText(/Show\s+the\s+working:\s+Ready/).click();
   await expect(page.getByText(/July,\s+counted\s+as\s+[\d.]+\s+days\s+of\s+the\s+catalogue/).first()).toBeVisible();
@@ -39,10 +40,10 @@ test('readings are read from the station and typed on a phone', async ({ browser
   await page.goto(`${garden}/station`);
   await expect(page.getByRole('heading', { name: 'Seven days ahead' })).toBeVisible();
   await page.getByLabel(/^Rain, mm/).fill('wet');
-  await page.getByRole('button', { name: 'Keep the reading' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('"wet" will not do. Write a number, in mm.')).toBeVisible();
   await page.getByLabel(/^Rain, mm/).fill('31.5');
-  await page.getByRole('button', { name: 'Keep the reading' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('row', { name: /Mon 20 Jul 2026/ })).toContainText('31.5');
   await page.getByRole('button', { name: 'Read the simulated station' }).click();
   await expect(page.getByRole('row', { name: /Mon 20 Jul 2026/ })).toContainText('31.5');

@@ -42,7 +42,7 @@ test('the promises by keyboard only: move, fill, paste, undo, keep', async ({ pa
   await expect(first).toHaveValue('21');
   await expect(page.getByLabel(/^Salad mix, Sat 13 Mar/)).toHaveValue('32');
 
-  await page.getByRole('button', { name: 'Keep these promises' }).focus();
+  await page.getByRole('button', { name: 'Save' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'kept' })).toContainText('5 numbers kept');
   await expect(page.getByLabel(/^Salad mix, Sat 6 Mar/)).toHaveValue('31');
@@ -78,7 +78,7 @@ test('a proposal is taken in part', async ({ page }) => {
   await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
   await page.getByLabel(/^Head lettuce, Sat 10 Oct/).fill('160');
   await page.getByLabel(/^Radishes, Sat 17 Oct/).fill('90');
-  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.goto(`${garden}/plan`);
   await drawUp(page);
   await expect(page.getByText('It serves').first()).toBeVisible();
@@ -89,7 +89,7 @@ test('a proposal is taken in part', async ({ page }) => {
   await page.getByRole('button', { name: 'Take what is ticked' }).click();
   await expect(page.getByRole('status')).toContainText('Proposal taken in part');
   await expect(boxes).toHaveCount(all - 1);
-  await page.getByRole('button', { name: 'Take none, drop it' }).click();
+  await page.getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByText('The proposal is dropped')).toBeVisible();
   await page.goto(`${garden}/log`);
   for (let i = 0; i < 2; ++i) await page.getByRole('button', { name: /Take back/ }).first().click();

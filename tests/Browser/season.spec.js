@@ -5,12 +5,12 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   const garden = await openDemo(page);
   await expect(page.getByText(/%\s+of\s+what\s+is\s+promised\s+from\s+today\s+on\s+is\s+covered/)).toBeVisible();
 
-  await page.getByRole('link', { name: 'Promises' }).click();
+  await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: 'Markets' }).click();
   await page.getByRole('link', { name: 'Saturday stall' }).click();
   await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
   const cell = page.getByLabel(/^Head lettuce, Sat 10 Oct/);
   await cell.fill('160');
-  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('status')).toContainText('1 number kept');
   await expect(cell).toHaveValue('160');
 
@@ -39,14 +39,14 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(panel.getByText('rows across the bed', { exact: true })).toBeVisible();
   await expect(panel.getByText(/Formula:\s+rows × \(length \/ distance in the row, whole spots only\)/)).toBeVisible();
 
-  await page.getByRole('link', { name: 'Log' }).click();
+  await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: 'Records' }).click();
   await page.getByRole('row', { name: /Proposal taken/ }).first().getByRole('button', { name: /Take back/ }).click();
   await expect(page.getByText(/Taken\s+back:\s+Proposal\s+taken/).first()).toBeVisible();
   await page.goto(`${garden}/wall?product=head-lettuce`);
   await page.getByText('Supply, free beds and tight weeks as tables').click();
   expect(Number(await week.getByRole('cell').last().textContent())).toBe(shortBefore);
 
-  await page.getByRole('link', { name: 'Log' }).click();
+  await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: 'Records' }).click();
   await page.getByRole('row', { name: /1 promise to Saturday stall changed/ }).first().getByRole('button', { name: /Take back/ }).click();
   await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
   await expect(cell).not.toHaveValue('160');
@@ -88,7 +88,7 @@ test('everything works without scripts', async ({ browser }) => {
   const garden = await openDemo(page);
   await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
   await page.getByLabel(/^Radishes, Sat 10 Oct/).fill('140');
-  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.goto(`${garden}/plan`);
   await drawUp(page);
   await page.getByRole('button', { name: /^Take all/ }).click();
@@ -123,7 +123,7 @@ test('a wrong number comes back with its reason, everything typed still there', 
   await page.goto(`${garden}/promises?outlet=boxes&from=2026-09-28`);
   await page.getByLabel(/^Kale, Wed 30 Sep/).fill('44');
   await page.getByLabel(/^Kale, Wed 7 Oct/).fill('a few');
-  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('alert')).toContainText('nothing is kept yet');
   await expect(page.getByText('"a few" is not a quantity')).toBeVisible();
   await expect(page.getByLabel(/^Kale, Wed 30 Sep/)).toHaveValue('44');
@@ -136,14 +136,15 @@ test('a garden is begun, given beds, and kept as a file', async ({ page }) => {
   await page.getByLabel('Name').fill('Willow Corner');
   await page.getByLabel('Where').fill('46.9 N');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('heading', { name: 'What stands' })).toBeVisible();
-  await page.getByRole('link', { name: 'Beds' }).click();
+  await expect(page.getByRole('heading', { name: 'In the ground' })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: 'Beds' }).click();
   await page.getByLabel('How many beds').fill('12');
   await page.getByLabel('Width').fill('30 in');
   await page.getByRole('button', { name: 'Add the beds' }).click();
   await expect(page.getByRole('status')).toContainText('12 beds are added');
   await expect(page.getByRole('row', { name: /A12/ })).toContainText('76.2 cm');
-  await page.getByRole('link', { name: 'File' }).click();
+  await page.locator('summary.brand').click();
+  await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: 'Backup' }).click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as a file' }).click()]);
   await page.goto('/gardens');
   await page.getByLabel('Garden file').setInputFiles(await download.path());
@@ -156,7 +157,7 @@ test('what is short is mended from its page, and a planting says why it is where
   const garden = await openDemo(page);
   await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
   await page.getByLabel(/^Head lettuce, Sat 10 Oct/).fill('170');
-  await page.getByRole('button', { name: 'Keep these promises' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('status')).toContainText('1 number kept');
   await page.goto(`${garden}/plan`);
   await page.locator('a[href$="/plan/mend/lettuce-head"]').first().click();

@@ -98,7 +98,7 @@ final class MembersTest extends AppCase
         $link = $this->link();
         $this->signOut();
         $page = $this->browser->request('GET', $link);
-        $form = $page->selectButton('Keep the new password')->form();
+        $form = $page->selectButton('Save')->form();
         $this->browser->request('POST', $link, ['password' => 'rain on the tin roof', 'again' => 'rain on the tin roof']);
         self::assertResponseStatusCodeSame(403);
         $this->browser->submit($form, ['password' => 'nine long', 'again' => 'nine long']);

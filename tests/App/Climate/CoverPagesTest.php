@@ -40,7 +40,7 @@ final class CoverPagesTest extends AppCase
         self::assertSelectorTextContains('main', 'Open for weeding');
         self::assertTrue($before == $this->snapshot(), 'trying changes nothing');
 
-        $this->browser->submitForm('Keep');
+        $this->browser->submitForm('Save');
         self::assertResponseStatusCodeSame(303);
         self::assertTrue($this->planting()->ready->isBefore($planting->ready));
         self::assertContainsEquals(Protection::overPlanting($planting->key, Cover::LowTunnel, Purpose::Growth,

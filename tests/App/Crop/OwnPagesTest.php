@@ -180,13 +180,13 @@ final class OwnPagesTest extends AppCase
 
     private function form(string $crop, string $query = ''): Form
     {
-        return $this->browser->request('GET', $this->path('/crops/'.$crop.'/own'.$query))->selectButton('See what it touches')->form();
+        return $this->browser->request('GET', $this->path('/crops/'.$crop.'/own'.$query))->selectButton('Show what changes')->form();
     }
 
     /** @param array<string, string> $with the form as it was shown, with the button pressed */
     private function send(array $with): void
     {
-        $form = $this->browser->getCrawler()->selectButton('See what it touches')->form();
+        $form = $this->browser->getCrawler()->selectButton('Show what changes')->form();
         $this->browser->request('POST', $form->getUri(), [...$form->getPhpValues(), ...$with]);
     }
 

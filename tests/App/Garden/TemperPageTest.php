@@ -19,7 +19,7 @@ final class TemperPageTest extends AppCase
     public function testABedsTemperAndQuarantineAreKeptToldAndTakenBack(): void
     {
         $before = $this->snapshot()->beds;
-        $form = $this->browser->request('GET', $this->path('/bed/A1/temper'))->selectButton('Keep')->form();
+        $form = $this->browser->request('GET', $this->path('/bed/A1/temper'))->selectButton('Save')->form();
         $this->browser->submit($form, ['wetness' => 'wet', 'warmth' => 'late', 'weeds' => 'few', 'shade' => 'none', 'pan' => '22 cm',
             'family' => 'Daisy', 'until' => '2030-01-01', 'why' => 'white mould']);
         self::assertResponseStatusCodeSame(303);

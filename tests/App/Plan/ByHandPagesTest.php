@@ -25,7 +25,7 @@ final class ByHandPagesTest extends AppCase
         self::assertSelectorTextContains('#effect', '14 Apr');
         self::assertSame($before, $this->everything());
 
-        $this->browser->submit($page->selectButton('Keep')->form());
+        $this->browser->submit($page->selectButton('Save')->form());
         self::assertResponseStatusCodeSame(303);
         self::assertSame(['A2', '2026-04-14'], [$this->planting('radish')->pieces[0]->bed, $this->planting('radish')->sow->iso()]);
         $this->post($this->path('/log/3/take-back'), []);
@@ -167,7 +167,7 @@ final class ByHandPagesTest extends AppCase
         $page = $this->browser->request('GET', $this->path('/bed/A2'));
         $page = $this->browser->click($page->selectLink('Finished: Leek')->link());
         self::assertStringContainsString('5 m here, 10 m in all (A3, A2)', $this->text());
-        $this->browser->submit($page->selectButton('Keep: finished, bed cleared')->form());
+        $this->browser->submit($page->selectButton('Save: finished, bed cleared')->form());
         self::assertResponseRedirects($this->path('/bed/A2'));
         $this->browser->followRedirect();
         self::assertStringContainsString('on bed A2 finished', $this->text());

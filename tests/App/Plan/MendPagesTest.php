@@ -52,7 +52,7 @@ final class MendPagesTest extends AppCase
 
     public function testWhatWishesCostAndRulesThatContradictAreShown(): void
     {
-        $form = $this->browser->request('GET', $this->path('/rules'))->selectButton('Keep the rules')->form();
+        $form = $this->browser->request('GET', $this->path('/rules'))->selectButton('Save')->form();
         $this->browser->submit($form, ['off_what_0' => 'lettuce-head', 'off_where_0' => 'A', 'off_what_1' => 'lettuce-head',
             'off_where_1' => 'T1', 'lengths' => 'whole']);
         self::assertResponseStatusCodeSame(303);

@@ -100,7 +100,7 @@ final class RulesPageTest extends AppCase
     public function testOtherSettingsLeaveTheRulesAlone(): void
     {
         $this->submit(['most_sowings' => '3']);
-        $this->browser->submit($this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form());
+        $this->browser->submit($this->browser->request('GET', $this->path('/settings'))->selectButton('Save')->form());
 
         self::assertSame(3, $this->rules()->mostSowings);
     }
@@ -169,7 +169,7 @@ final class RulesPageTest extends AppCase
     /** @param array<string, string> $typed */
     private function submit(array $typed): void
     {
-        $form = $this->browser->request('GET', $this->path('/rules'))->selectButton('Keep the rules')->form();
+        $form = $this->browser->request('GET', $this->path('/rules'))->selectButton('Save')->form();
         $form->disableValidation();
         $this->browser->submit($form, $typed);
     }

@@ -100,7 +100,7 @@ final class BedsPagesTest extends AppCase
             'to' => '2026-04-20']);
         $this->browser->request('GET', $this->path('/ahead'));
         self::assertStringContainsString('Say how much there is', $this->text());
-        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form();
+        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Save')->form();
         $this->browser->submit($form, ['kit_row-cover' => '20 m']);
         self::assertSame(['row-cover' => 20_000_000], $this->snapshot()->settings->kit);
         $this->browser->request('GET', $this->path('/ahead'));

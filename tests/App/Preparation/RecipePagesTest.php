@@ -21,7 +21,7 @@ final class RecipePagesTest extends AppCase
         self::assertSame(['own-rill-mulch', 'Rill mulch', [7, 9, 12]], [$recipe->key, $recipe->name,
             array_map(static fn (BedSeason $s): int => $recipe->steps[0]->leadIn($s), BedSeason::cases())]);
 
-        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form();
+        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Save')->form();
         $this->browser->submit($form, ['recipe' => 'own-rill-mulch']);
         $this->post($this->path('/forward'), ['crop' => 'radish', 'where' => 'bed:A1', 'method' => '', 'every' => '14',
             'size' => 'quarter', 'length' => '', 'from' => '2026-05-05', 'until' => '2026-05-05']);
@@ -86,7 +86,7 @@ final class RecipePagesTest extends AppCase
     /** @param array<string, string> $with */
     private function copy(array $with): void
     {
-        $form = $this->browser->request('GET', $this->path('/recipes/compost-mulch'))->selectButton('Keep as our own')->form();
+        $form = $this->browser->request('GET', $this->path('/recipes/compost-mulch'))->selectButton('Save as our own')->form();
         $this->browser->request('POST', $form->getUri(), [...$form->getPhpValues(), ...$with]);
     }
 }

@@ -29,7 +29,7 @@ final class StandingTest extends AppCase
         self::assertResponseRedirects($this->path('/standing'));
         self::assertSame(['leek', 'lettuce-head', 'radish'], $this->items());
         $this->browser->followRedirect();
-        self::assertStringContainsString('What stands: 2 plantings entered.', $this->text());
+        self::assertStringContainsString('In the ground: 2 plantings entered.', $this->text());
         $this->post($this->path('/log/2/take-back'), []);
         self::assertSame(['leek'], $this->items());
     }

@@ -141,7 +141,7 @@ final class FormsTest extends AppCase
     {
         $before = $this->snapshot();
         $this->service(\Doctrine\DBAL\Connection::class)->executeStatement("UPDATE garden SET units = 'us'");
-        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Keep the settings')->form();
+        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Save')->form();
         self::assertSame(['1017 ft', 'May 14', '0.8 in', '2.05 lb/1,000 sq ft'],
             array_map(static fn (string $n): mixed => $form->getValues()[$n] ?? null, ['altitude', 'last_frost', 'compost_depth',
             'nitrogen_rate']));

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Navigation;
+
+use Twig\Attribute\AsTwigFunction;
+
+/**
+ * The way through a garden, in the grower's order of work: groups, and inside a group the pages beside each other. Every page
+ * of a garden belongs to exactly one of them.
+ */
+final class Navigation
+{
+    /** The garden itself stands under its name. */
+    public const GARDEN = 'Garden';
+    /** @var array<string, array<string, string>> by group: routes and what they are called */
+    private const GROUPS = [
+        'Jobs' => ['care' => 'This fortnight'],
+        'Wall' => ['wall' => 'The season'],
+        'In the ground' => ['standing' => 'In the ground'],
+        'Plan' => ['plan' => 'The plan', 'forward' => 'Repeat sowings', 'rules' => 'Rules'],
+        'Beds' => ['beds' => 'All beds', 'ahead' => 'Bed preparation', 'recipes' => 'Recipes'],
+        'Crops' => ['crops' => 'Crop book', 'compare' => 'Side by side'],
+        'Markets' => ['promises' => 'Promises', 'offer' => 'Outlets and products', 'season' => 'Season totals'],
+        'Records' => ['log' => 'History', 'station' => 'Weather'],
+        self::GARDEN => ['place' => 'Climate', 'members' => 'Members', 'settings' => 'Settings', 'file' => 'Backup'],
+    ];
+    /** @var array<string, string> pages that stand under another */
+    private const UNDER = [
+        'planting' => 'wall', 'change' => 'wall', 'planting_cover' => 'wall', 'note' => 'wall', 'stand' => 'wall', 'care_choice' => 'wall',
+        'proposal' => 'plan', 'mend' => 'plan', 'wishes_cost' => 'rules', 'draw_up' => 'plan', 'one_more' => 'plan',
+        'bed' => 'beds', 'temper' => 'beds', 'bed_cover' => 'beds', 'free_bed' => 'beds', 'cover' => 'beds', 'recipe' => 'recipes',
+        'crop' => 'crops', 'ladder' => 'crops', 'own' => 'crops', 'reading' => 'station', 'member' => 'members', 'find' => 'wall',
+    ];
+
+    /** @return array<string, array<string, string>> but the garden's own */
+    #[AsTwigFunction('menu')]
+    public function groups(): array
+    {
+        return array_diff_key(self::GROUPS, [self::GARDEN => true]);
+    }
+
+    /** @return array<string, string> */
+    #[AsTwigFunction('menu_within')]
+    public function within(string $group): array
+    {
+        return self::GROUPS[$group];
+    }
+
+    /**
+     * Where a page stands. A page is named by its route, with the verb of what was done there behind it.
+     *
+     * @return array{group: string, entry: string}
+     */
+    #[AsTwigFunction('menu_at')]
+    public function at(string $route): array
+    {
+        $entry = self::nearest($route, self::UNDER);
+        $entry = null === $entry ? self::nearest($route, array_merge(...array_values(self::GROUPS))) ?? 'wall' : self::UNDER[$entry];
+        foreach (self::GROUPS as $group => $entries) {
+            if (isset($entries[$entry])) {
+                return ['group' => $group, 'entry' => $entry];
+            }
+        }
+
+        return ['group' => 'Wall', 'entry' => 'wall'];
+    }
+
+    public function knows(string $route): bool
+    {
+        return null !== self::nearest($route, [...self::UNDER, ...array_merge(...array_values(self::GROUPS))]);
+    }
+
+    /**
+     * The longest name a route is, or begins with.
+     *
+     * @param array<string, string> $names
+     */
+    private static function nearest(string $route, array $names): ?string
+    {
+        $found = null;
+        foreach (array_keys($names) as $name) {
+            $isIt = $route === $name || str_starts_with($route, $name.'_');
+            $found = $isIt && \strlen($name) > \strlen($found ?? '') ? $name : $found;
+        }
+
+        return $found;
+    }
+}
