@@ -80,6 +80,18 @@ final readonly class FieldWork
         };
     }
 
+    /**
+     * The same as they are likely now, the likeliest first: nothing comes up any more on a crop that is being picked.
+     *
+     * @return list<Happening>
+     */
+    public static function expected(Planting $planting, Day $today): array
+    {
+        return Standing::Growing !== $planting->standing ? self::possible($planting) : ($today->isBefore($planting->ready)
+            ? [Happening::Emerged, Happening::Seen, Happening::Lost, Happening::Picked, Happening::Finished]
+            : [Happening::Picked, Happening::Finished, Happening::Seen, Happening::Lost]);
+    }
+
     private function check(Garden $garden, Planting $planting, FieldNote $note): void
     {
         if (!\in_array($note->what, self::possible($planting), true)) {

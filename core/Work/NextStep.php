@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Work;
 
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Harvest\Seasons;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
@@ -20,9 +23,15 @@ final readonly class NextStep
     {
     }
 
-    public static function of(Planting $planting, Recipe $recipe, Garden $garden): ?self
+    /** A perennial is picked in its season, year after year, and never cleared by a plan. */
+    public static function of(Planting $planting, Recipe $recipe, Garden $garden, ?Crop $crop = null): ?self
     {
         $today = $garden->today;
+        if (Standing::Growing === $planting->standing && Pattern::Perennial === $crop?->pattern) {
+            $season = Seasons::at($planting, $crop->rhythm, $today);
+
+            return new self(Message::of(NextJob::Pick), $season->start->isBefore($today) ? $today : $season->start, false);
+        }
 
         return match ($planting->standing) {
             Standing::Planned => self::toBegin($planting, $recipe, $garden),

@@ -50,7 +50,7 @@ final class PlantingController extends Page
             'garden' => $stand->garden,
             'planting' => $found,
             'id' => $planting,
-            'possible' => FieldWork::possible($found),
+            'possible' => FieldWork::expected($found, $stand->garden->today),
             'notes' => array_values(array_filter($stand->garden->notes, static fn (FieldNote $n): bool => $n->planting === $found->key)),
             'crop' => $crop,
             'care' => array_values(array_filter(array_map(static fn (Protection $p): ?CoverCare => $p->isOver($found->key,

@@ -8,15 +8,20 @@ use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByRhythm;
+use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Hand\Skipped;
 use JollyFurrow\Hand\SkippedSowing;
+use JollyFurrow\Land\Stretch;
+use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Supply\MarketOutlook;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Said;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Work\NextJob;
 use JollyFurrow\Work\NextStep;
 use PHPUnit\Framework\TestCase;
 
@@ -126,6 +131,34 @@ final class OutlookTest extends TestCase
         self::assertSame(Skipped::NoTimeForTheBed, $why[0]);
         self::assertSame(Skipped::NoBed, $why[1]);
         self::assertSame(Skipped::OutOfSeason, $why[3]);
+    }
+
+    /** Asparagus is picked when its season begins, year after year, and nobody is told to clear its bed. */
+    public function testAPerennialIsNeverToBeCleared(): void
+    {
+        $asparagus = new Planting('asparagus@2022-04-05#1', 'asparagus', Method::Sown, PlaceType::Field, 'compost-mulch',
+            Day::parse('2022-04-05'), Day::parse('2022-04-05'), Day::parse('2022-04-01'), Day::parse('2024-04-25'),
+            Day::parse('2026-06-01'), 6.0, [Stretch::of('A1', 0, 5_000_000)], Standing::Growing, true);
+        $next = static function (string $today) use ($asparagus): array {
+            $step = NextStep::of($asparagus, Book::recipes()->get('compost-mulch'), LittleGarden::on($today), Book::crops()->get('asparagus'));
+
+            return [$step?->job->code, $step?->day->iso()];
+        };
+
+        self::assertSame([NextJob::Pick, '2024-04-25'], $next('2024-02-01'));
+        self::assertSame([NextJob::Pick, '2024-05-08'], $next('2024-05-08'), 'two weeks in its first season');
+        self::assertSame([NextJob::Pick, '2025-04-25'], $next('2024-05-09'));
+        self::assertSame([NextJob::Pick, '2026-06-12'], $next('2026-06-12'), 'seven weeks from the third on');
+    }
+
+    /** Nothing comes up on a crop that is being picked; the likeliest stands first. */
+    public function testWhatIsLikelyGoesByTheStage(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing);
+
+        self::assertSame(Happening::Emerged, FieldWork::expected($radish, Day::parse('2026-04-20'))[0]);
+        self::assertSame(Happening::Picked, FieldWork::expected($radish, Day::parse('2026-05-10'))[0]);
+        self::assertNotContains(Happening::Emerged, FieldWork::expected($radish, Day::parse('2026-05-10')));
     }
 
     /** @return array{string, string, bool}|null */
