@@ -78,6 +78,30 @@ final readonly class PlanRules
             $benches ?? $this->benches, $this->hollow);
     }
 
+    /** The same with a bed under another name. A block of the old name keeps its rules. */
+    public function renamingBed(string $old, string $new, bool $isBlockToo): self
+    {
+        $resting = [];
+        foreach ($this->resting as $bed => $rests) {
+            $resting[$old === (string) $bed ? $new : $bed] = $rests;
+        }
+        $where = static fn (NotHere $one): NotHere => $one->where === $old && !$isBlockToo ? new NotHere($one->what, $new, $one->why) : $one;
+
+        return new self($this->blocks, $resting, array_map(static fn (string $bed): string => $bed === $old ? $new : $bed,
+            $this->reserveBeds), array_map($where, $this->notHere), $this->cycle, $this->methods, $this->keeping, $this->weights,
+            $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings, $this->odds,
+            $this->benches, $this->hollow);
+    }
+
+    /** The same when a bed is gone: nothing is said of it any more. */
+    public function withoutBed(string $bed, bool $isBlockToo): self
+    {
+        return new self($this->blocks, array_diff_key($this->resting, [$bed => true]), array_values(array_diff($this->reserveBeds, [$bed])),
+            array_values(array_filter($this->notHere, static fn (NotHere $one): bool => $isBlockToo || $one->where !== $bed)), $this->cycle,
+            $this->methods, $this->keeping, $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve,
+            $this->reserveWay, $this->mostSowings, $this->odds, $this->benches, $this->hollow);
+    }
+
     public function block(string $name): BlockRules
     {
         return $this->blocks[$name] ?? new BlockRules();

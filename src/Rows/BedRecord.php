@@ -9,6 +9,8 @@ use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Temper;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Shelter\PlaceType;
 
 #[ORM\Entity]
 #[ORM\Table(name: 'bed')]
@@ -48,6 +50,25 @@ class BedRecord extends GardenRow
         $this->path = $bed->path->micrometres;
         $this->place = $bed->place->value;
         $this->know($bed->temper, $bed->quarantine);
+    }
+
+    public function rename(string $name): void
+    {
+        $this->name = $name;
+    }
+
+    public function measure(Length $length, Length $width, Length $path, PlaceType $place): void
+    {
+        $this->length = $length->micrometres;
+        $this->width = $width->micrometres;
+        $this->path = $path->micrometres;
+        $this->place = $place->value;
+    }
+
+    public function walkTo(string $blockId, int $position): void
+    {
+        $this->blockId = $blockId;
+        $this->position = $position;
     }
 
     /** @param list<Quarantine> $quarantine */

@@ -14,7 +14,7 @@ test('a value is made one\'s own, kept with what it touches told, and taken back
   await page.getByLabel('Days to maturity, from planting out').fill('44');
   await page.getByRole('button', { name: 'Show what changes' }).click();
   await expect(page.getByRole('heading', { name: 'What it touches' })).toBeVisible();
-  await page.getByRole('button', { name: /^Keep/ }).first().click();
+  await page.getByRole('button', { name: /^Save/ }).first().click();
   await expect(page.getByText('What customers say: Sweet, even raw')).toBeVisible();
   await expect(page.getByRole('row', { name: /Days to maturity, from planting out 44 days this garden/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -29,7 +29,7 @@ test('the first minute: from an empty garden to ready when, beds free when and m
   await expect(page.getByText(/^\s*✕\s+[\s\S]*\s+market\s+days\s*$/).first()).toBeVisible();
 
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText(/Taken\s+back:\s+What\s+stands:\s+4\s+plantings\s+entered/).first()).toBeVisible();
+  await expect(page.getByText(/Taken\s+back:\s+In\s+the\s+ground:\s+4\s+plantings\s+entered/).first()).toBeVisible();
 });
 
 test('a planting is moved by hand: its effect first, then Keep, and taken back after a reload', async ({ page }) => {
@@ -83,7 +83,7 @@ test('work is noted from the bed, in part, on a phone', async ({ browser }) => {
   await page.getByRole('link', { name: /Finished.*New potato/ }).click();
   await page.getByLabel('How long').fill('6 m');
   await page.getByLabel('In your words').fill('the head of the row');
-  await page.getByRole('button', { name: /^Keep: finished/ }).click();
+  await page.getByRole('button', { name: /^Save: finished/ }).click();
   await expect(page.getByRole('status')).toContainText(`New potato on bed ${bed} finished`);
   await expect(page.getByText(`${length - 6} m, from ${Number(from) + 6} m`)).toBeVisible();
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();

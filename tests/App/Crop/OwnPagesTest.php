@@ -91,8 +91,8 @@ final class OwnPagesTest extends AppCase
         self::assertEquals($own, $this->snapshot()->own);
         $this->post($this->path('/log/2/take-back'), []);
         self::assertEquals($own, $this->snapshot()->own, 'what is planted stays in the book');
-        self::assertStringContainsString('"variety": "own-dusk-marble"', $this->file());
-        self::assertEquals($this->snapshot()->own, $this->service(\App\File\GardenReader::class)->read($this->file())->own);
+        self::assertStringContainsString('"variety": "own-dusk-marble"', $this->exported());
+        self::assertEquals($this->snapshot()->own, $this->service(\App\File\GardenReader::class)->read($this->exported())->own);
     }
 
     public function testACropOfItsOwnIsSoldAsOne(): void
@@ -188,12 +188,5 @@ final class OwnPagesTest extends AppCase
     {
         $form = $this->browser->getCrawler()->selectButton('Show what changes')->form();
         $this->browser->request('POST', $form->getUri(), [...$form->getPhpValues(), ...$with]);
-    }
-
-    private function file(): string
-    {
-        $this->browser->request('GET', $this->path('/file/garden.json'));
-
-        return $this->browser->getInternalResponse()->getContent();
     }
 }

@@ -187,14 +187,6 @@ final class GardenFileTest extends AppCase
         $this->service(GardenReader::class)->read(json_encode($values, \JSON_THROW_ON_ERROR));
     }
 
-    private function exported(): string
-    {
-        $this->browser->request('GET', $this->path('/file/garden.json'));
-        self::assertResponseIsSuccessful();
-
-        return (string) $this->browser->getResponse()->getContent();
-    }
-
     /** Promises of one day may come in another order; everything else stays where it was. */
     /** None, monthly means, two years of made-up days, or their summers and a guess; with readings, by either timing. */
     private static function climate(int $seed): ?PlaceClimate

@@ -83,6 +83,15 @@ abstract class AppCase extends WebTestCase
         return html_entity_decode((string) preg_replace('/\s+/u', ' ', (string) $unmarked), \ENT_QUOTES);
     }
 
+    /** The garden file as it would be saved now. */
+    protected function exported(): string
+    {
+        $this->browser->request('GET', $this->path('/file/garden.json'));
+        self::assertResponseIsSuccessful();
+
+        return (string) $this->browser->getResponse()->getContent();
+    }
+
     /** Everything in the garden's tables, as one text: equal texts, nothing changed. */
     protected function everything(): string
     {

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Garden;
+
+use App\Tests\Support\AppCase;
+use App\Tests\Support\SmallGarden;
+
+/** A bed put right, with all that speaks of it; and what cannot be, said at its field. */
+final class BedEditTest extends AppCase
+{
+    private const SAME = ['block' => 'A', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field'];
+
+    /** The garden file is the old one with the name replaced; undo brings the old one back. */
+    public function testARenamedBedIsTheSameGardenUnderAnotherName(): void
+    {
+        $values = json_decode(SmallGarden::json(['settings' => ['plan_rules' => ['reserve_beds' => ['A2'], 'resting' => [['bed' => 'A3',
+            'from' => '2027-06-01', 'to' => '2027-08-31', 'why' => '']], 'not_here' => [['what' => 'kale', 'where' => 'A3', 'why' => 'club root']]]]]),
+            true);
+        $this->garden = $this->keep(json_encode($values, \JSON_THROW_ON_ERROR));
+        $before = $this->exported();
+        $this->post($this->path('/bed/A3/edit'), ['name' => 'Long one', ...self::SAME]);
+        self::assertResponseRedirects($this->path('/bed/Long%20one'));
+
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Bed A3 is called Long one.', $this->text());
+        $undo = $this->browser->getCrawler()->selectButton('Undo')->form();
+        self::assertSame(str_replace('"A3"', '"Long one"', $before), $this->exported());
+        $this->browser->submit($undo);
+        self::assertSame($before, $this->exported());
+    }
+
+    public function testLengthWidthPlaceAndBlock(): void
+    {
+        $this->post($this->path('/bed/A2/edit'), ['name' => 'A2', 'block' => 'North', 'length' => '30 m', 'width' => '4 ft', 'path' => '50 cm',
+            'place' => 'tunnel']);
+        $bed = $this->snapshot()->bedsByName()['A2'];
+
+        self::assertSame(['North', 30_000_000, 1_219_200, 500_000, 'tunnel'], [$bed->block, $bed->length->micrometres,
+            $bed->width->micrometres, $bed->path->micrometres, $bed->place->value]);
+        self::assertContains('North', $this->snapshot()->blocks);
+    }
+
+    public function testWhatStandsInTheWayIsNamed(): void
+    {
+        $before = $this->everything();
+        foreach ([[['name' => 'A1'], 'There is a bed A1 already'], [['name' => ''], 'Please write something'],
+            [['length' => '12 m'], 'Leek, sown'], [['place' => 'tunnel'], 'is for the open field'],
+            [['width' => 'wide'], 'wide']] as [$typed, $told]) {
+            $this->post($this->path('/bed/A3/edit'), [...['name' => 'A3', ...self::SAME], ...$typed]);
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString($told, $this->text());
+            self::assertSame($before, $this->everything());
+        }
+    }
+
+    public function testABedIsDeletedOnlyWhenNothingHangsOnIt(): void
+    {
+        $this->post($this->path('/bed/A3/delete'), []);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('1 planting', $this->text());
+        $this->post($this->path('/beds/series'), ['block' => 'Z', 'prefix' => 'Z', 'first' => '1', 'count' => '1', 'length' => '10 m',
+            'width' => '75 cm', 'path' => '40 cm', 'place' => 'field']);
+        $this->browser->request('GET', $this->path('/bed/Z1/edit'));
+        $this->browser->submitForm('Delete this bed');
+        self::assertResponseRedirects($this->path('/beds'));
+        self::assertArrayNotHasKey('Z1', $this->snapshot()->bedsByName());
+        $this->browser->followRedirect();
+        $this->browser->submitForm('Undo');
+        self::assertArrayHasKey('Z1', $this->snapshot()->bedsByName());
+    }
+}
