@@ -85,7 +85,8 @@ final readonly class PlanRules
         foreach ($this->resting as $bed => $rests) {
             $resting[$old === (string) $bed ? $new : $bed] = $rests;
         }
-        $where = static fn (NotHere $one): NotHere => $one->where === $old && !$isBlockToo ? new NotHere($one->what, $new, $one->why) : $one;
+        $where = static fn (NotHere $one): NotHere => $one->where === $old && !$isBlockToo ? new NotHere($one->what, $new,
+            $one->why) : $one;
 
         return new self($this->blocks, $resting, array_map(static fn (string $bed): string => $bed === $old ? $new : $bed,
             $this->reserveBeds), array_map($where, $this->notHere), $this->cycle, $this->methods, $this->keeping, $this->weights,

@@ -23,7 +23,8 @@ final readonly class Found
      * @param array<string, Planting> $plantings by id: of these crops or on these beds, that are not over
      * @param list<Outlet>            $outlets
      */
-    private function __construct(public string $words, public array $beds, public array $crops, public array $plantings, public array $outlets)
+    private function __construct(public string $words, public array $beds, public array $crops, public array $plantings,
+        public array $outlets)
     {
     }
 
@@ -51,7 +52,8 @@ final readonly class Found
                 $plantings[$ids[$planting->key]] = $planting;
             }
         }
-        $outlets = array_values(array_filter($garden->outlets, static fn (Outlet $o): bool => str_contains(mb_strtolower($o->name), $plain)));
+        $outlets = array_values(array_filter($garden->outlets, static fn (Outlet $o): bool => str_contains(mb_strtolower($o->name),
+            $plain)));
 
         return new self($words, \array_slice($beds, 0, self::MOST), \array_slice($crops, 0, self::MOST),
             \array_slice($plantings, 0, self::MOST, true), $outlets);

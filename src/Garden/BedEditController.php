@@ -138,7 +138,8 @@ final class BedEditController extends Page
 
     private function choose(string $gardenId, Garden $garden, PlanRules $rules): void
     {
-        $this->entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $gardenId])?->choose($garden->settings->ruledBy($rules));
+        $row = $this->entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $gardenId]);
+        $row?->choose($garden->settings->ruledBy($rules));
     }
 
     private function bed(Garden $garden, string $bed): Bed

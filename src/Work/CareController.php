@@ -23,7 +23,14 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** Making beds ready and caring for crops, two weeks of it by day and block. */
+/**
+ * Making beds ready and caring for crops, two weeks of it by day and block.
+ *
+ * @phpstan-type Job array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float,
+ *     tool: string, caution: string}
+ * @phpstan-type Line array{block: string, name: string, tool: string, caution: string, hours: float, words: string,
+ *     plantings: list<Planting>}
+ */
 final class CareController extends Page
 {
     private const DAYS = 14;
@@ -53,7 +60,7 @@ final class CareController extends Page
         ], 'care');
     }
 
-    /** @return list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> */
+    /** @return list<Job> */
     private static function preparation(Garden $garden, RecipeBook $recipes, Day $from, Day $until): array
     {
         $leads = new Leads($garden);
@@ -73,7 +80,7 @@ final class CareController extends Page
         return $jobs;
     }
 
-    /** @return list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> */
+    /** @return list<Job> */
     private static function paths(Garden $garden, Day $from, Day $until): array
     {
         return array_map(static fn (PathCare $care): array => ['planting' => null,
@@ -82,7 +89,7 @@ final class CareController extends Page
             'caution' => Tools::caution($care->paths->tool())], PathCare::between($garden, $from, $until));
     }
 
-    /** @return array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string} */
+    /** @return Job */
     private static function job(Garden $garden, Planting $planting, Day $day, string $name, float $hours, string $tool,
         string $caution): array
     {
@@ -93,9 +100,9 @@ final class CareController extends Page
     /**
      * One job a block and day: the same work on several beds is one line.
      *
-     * @param list<array{planting: Planting|null, words: string, block: string, day: int, name: string, hours: float, tool: string, caution: string}> $jobs
+     * @param list<Job> $jobs
      *
-     * @return array<int, array{hours: float, cautions: list<string>, jobs: list<array{block: string, name: string, tool: string, caution: string, hours: float, words: string, plantings: list<Planting>}>}>
+     * @return array<int, array{hours: float, cautions: list<string>, jobs: list<Line>}>
      */
     private static function byDay(array $jobs): array
     {

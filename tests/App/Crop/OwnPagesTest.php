@@ -38,7 +38,8 @@ final class OwnPagesTest extends AppCase
 
     public function testPlantingsStayAsPlannedOrFollowAsAsked(): void
     {
-        $radishes = fn (): array => array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'radish' === $p->item));
+        $radishes = fn (): array => array_values(array_filter($this->snapshot()->plantings->all(),
+            static fn ($p): bool => 'radish' === $p->item));
         $this->post($this->path('/forward'), ['crop' => 'radish', 'where' => 'block:A', 'method' => '', 'every' => '14',
             'size' => 'quarter', 'length' => '', 'from' => '2026-05-05', 'until' => '2026-06-05']);
         $planned = $radishes();
@@ -82,7 +83,8 @@ final class OwnPagesTest extends AppCase
         $this->post($this->path('/forward'), ['crop' => 'own-dusk-marble', 'where' => 'bed:A1', 'method' => '', 'every' => '10',
             'size' => 'length', 'length' => '2 m', 'from' => '2026-06-02', 'until' => '2026-06-02']);
         self::assertResponseStatusCodeSame(303);
-        $planted = array_values(array_filter($this->snapshot()->plantings->all(), static fn ($p): bool => 'own-dusk-marble' === $p->variety));
+        $planted = array_values(array_filter($this->snapshot()->plantings->all(),
+            static fn ($p): bool => 'own-dusk-marble' === $p->variety));
         self::assertSame(['radish', 36], [$planted[0]->item, $planted[0]->ready->since($planted[0]->ground) - 2]);
 
         $this->post($this->path('/crops/own-dusk-marble/book'), []);

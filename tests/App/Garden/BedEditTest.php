@@ -16,7 +16,8 @@ final class BedEditTest extends AppCase
     public function testARenamedBedIsTheSameGardenUnderAnotherName(): void
     {
         $values = json_decode(SmallGarden::json(['settings' => ['plan_rules' => ['reserve_beds' => ['A2'], 'resting' => [['bed' => 'A3',
-            'from' => '2027-06-01', 'to' => '2027-08-31', 'why' => '']], 'not_here' => [['what' => 'kale', 'where' => 'A3', 'why' => 'club root']]]]]),
+            'from' => '2027-06-01', 'to' => '2027-08-31', 'why' => '']], 'not_here' => [['what' => 'kale', 'where' => 'A3',
+                'why' => 'club root']]]]]),
             true);
         $this->garden = $this->keep(json_encode($values, \JSON_THROW_ON_ERROR));
         $before = $this->exported();
@@ -33,7 +34,8 @@ final class BedEditTest extends AppCase
 
     public function testLengthWidthPlaceAndBlock(): void
     {
-        $this->post($this->path('/bed/A2/edit'), ['name' => 'A2', 'block' => 'North', 'length' => '30 m', 'width' => '4 ft', 'path' => '50 cm',
+        $this->post($this->path('/bed/A2/edit'), ['name' => 'A2', 'block' => 'North', 'length' => '30 m', 'width' => '4 ft',
+            'path' => '50 cm',
             'place' => 'tunnel']);
         $bed = $this->snapshot()->bedsByName()['A2'];
 

@@ -46,14 +46,17 @@ final class NavigationTest extends AppCase
         $page = $this->browser->request('GET', $this->path($page));
         self::assertResponseIsSuccessful();
 
-        self::assertSame('' === $group ? [] : [$group], $page->filter('.bar > a[aria-current]')->each(static fn ($a): string => $a->text()));
+        self::assertSame('' === $group ? [] : [$group],
+            $page->filter('.bar > a[aria-current]')->each(static fn ($a): string => $a->text()));
         self::assertCount('' === $group ? 1 : 0, $page->filter('.brand.here'));
-        self::assertSame('' === $beside ? [] : [$beside], $page->filter('.within a[aria-current]')->each(static fn ($a): string => $a->text()));
+        self::assertSame('' === $beside ? [] : [$beside],
+            $page->filter('.within a[aria-current]')->each(static fn ($a): string => $a->text()));
     }
 
     public function testFindsCropsBedsPlantingsAndOutlets(): void
     {
-        $find = fn (string $words): string => $this->browser->request('GET', $this->path('/find?q='.rawurlencode($words)))->filter('body')->text();
+        $find = fn (string $words): string => $this->browser->request('GET',
+            $this->path('/find?q='.rawurlencode($words)))->filter('body')->text();
         $find('A1');
         self::assertResponseRedirects($this->path('/bed/A1'));
         $find('zucchini');
