@@ -8,7 +8,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Time\Weekday;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** What is typed to add an outlet. */
+/** What is typed to add an outlet, or to put one right. */
 final class OutletData
 {
     #[Assert\NotBlank(message: 'Please write something here.')]
@@ -20,6 +20,18 @@ final class OutletData
     public int $pickWindow = 3;
     /** Days; null: stored goods are welcome. */
     public ?int $pickToSale = null;
+
+    public static function of(Outlet $outlet): self
+    {
+        $data = new self();
+        $data->name = $outlet->name;
+        $data->weekday = $outlet->weekday;
+        $data->priority = $outlet->priority;
+        $data->pickWindow = $outlet->pickWindowDays;
+        $data->pickToSale = $outlet->pickToSaleDays;
+
+        return $data;
+    }
 
     public function outlet(string $key): Outlet
     {

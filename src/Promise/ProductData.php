@@ -10,7 +10,7 @@ use JollyFurrow\Promise\Product;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
-/** What is typed to add a product; it has room for a few parts. */
+/** What is typed to add a product, or to put one right; it has room for a few parts. */
 final class ProductData
 {
     public const PARTS = 4;
@@ -32,10 +32,30 @@ final class ProductData
         $this->price = Money::fromCents(250);
     }
 
+    public static function of(Product $product): self
+    {
+        $data = new self();
+        $data->name = $product->name;
+        $data->unit = $product->unit;
+        $data->price = $product->price;
+        foreach ($product->parts as $slot => $part) {
+            $data->item[$slot] = $part->item;
+            $data->units[$slot] = $part->units;
+        }
+
+        return $data;
+    }
+
+    /** Room for the parts there are, and at least for a few. */
+    public static function slotsFor(Product $product): int
+    {
+        return max(self::PARTS, \count($product->parts));
+    }
+
     #[Assert\Callback]
     public function hasParts(ExecutionContextInterface $context): void
     {
-        for ($slot = 0; $slot < self::PARTS; ++$slot) {
+        foreach (array_keys($this->item + $this->units) as $slot) {
             $isOne = '' !== ($this->item[$slot] ?? '');
             if ($isOne && null === ($this->units[$slot] ?? null)) {
                 $context->buildViolation('How many units of it? Write a number.')->atPath("units[$slot]")->addViolation();

@@ -32,7 +32,7 @@ final class ProductType extends AbstractType
             $unit = $crop->produce->isByWeight() ? $this->sayer->goods($crop->produce->goods(1.0)) : $crop->produce->unit;
             $crops[\sprintf('%s (%s)', $crop->name, $unit)] = $crop->key;
         }
-        for ($slot = 0; $slot < ProductData::PARTS; ++$slot) {
+        for ($slot = 0; $slot < $options['slots']; ++$slot) {
             $one = ['label' => 0 === $slot ? 'Made of' : 'and of', 'choices' => $crops, 'placeholder' => '(none)',
                 'invalid_message' => 'Please choose one of the list.'];
             $builder
@@ -44,6 +44,7 @@ final class ProductType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['data_class' => ProductData::class]);
+        $resolver->setDefaults(['data_class' => ProductData::class, 'slots' => ProductData::PARTS]);
+        $resolver->setAllowedTypes('slots', 'int');
     }
 }

@@ -53,7 +53,7 @@ final class ProposalController extends Page
         $garden = $snapshot->of($visit->gardenId);
         $open = $proposals->find($visit->gardenId, $garden);
         if (null === $open) {
-            $this->addFlash('done', 'This proposal is not open any more: it was taken, dropped or drawn up anew.');
+            $this->addFlash('done', 'This proposal is not open any more: it was taken, discarded or drawn up anew.');
 
             return $this->seeOther('plan', ['garden' => $visit->gardenId]);
         }
@@ -63,7 +63,7 @@ final class ProposalController extends Page
         $whole = Proposal::withCompanions($open->changes, $chosen);
         $companions = array_values(array_diff($whole, $chosen));
         $problem = match (true) {
-            [] === $chosen => 'Nothing is ticked. Tick what you want to take, or drop the proposal.',
+            [] === $chosen => 'Nothing is ticked. Tick what you want to take, or discard the proposal.',
             [] !== $companions => \sprintf('%d more must go with what you ticked, because it stands where these are now. They are ticked and marked: take again, or untick both.', \count($companions)),
             default => '',
         };
@@ -93,7 +93,7 @@ final class ProposalController extends Page
     public function drop(Visit $visit, Proposals $proposals): Response
     {
         $proposals->drop($visit->gardenId);
-        $this->addFlash('done', 'The proposal is dropped. Nothing was changed; draw up again whenever you like.');
+        $this->addFlash('done', 'The proposal is discarded. Nothing was changed; draw up again whenever you like.');
 
         return $this->seeOther('plan', ['garden' => $visit->gardenId]);
     }

@@ -32,6 +32,12 @@ class OutletRecord extends GardenRow
     ) {
         parent::__construct($gardenId);
         $this->key = $outlet->key;
+        $this->is($outlet);
+    }
+
+    /** All but its key, by which promises name it. */
+    public function is(Outlet $outlet): void
+    {
         $this->name = $outlet->name;
         $this->weekday = $outlet->weekday->value;
         $this->priority = $outlet->priority;

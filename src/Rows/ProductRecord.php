@@ -29,6 +29,12 @@ class ProductRecord extends GardenRow
     ) {
         parent::__construct($gardenId);
         $this->key = $product->key;
+        $this->is($product);
+    }
+
+    /** All but its key, by which promises name it, and what it is made of. */
+    public function is(Product $product): void
+    {
         $this->name = $product->name;
         $this->unit = $product->unit;
         $this->priceCents = $product->price->cents;

@@ -90,7 +90,7 @@ test('a proposal is taken in part', async ({ page }) => {
   await expect(page.getByRole('status')).toContainText('Proposal taken in part');
   await expect(boxes).toHaveCount(all - 1);
   await page.getByRole('button', { name: 'Discard' }).click();
-  await expect(page.getByText('The proposal is dropped')).toBeVisible();
+  await expect(page.getByText('The proposal is discarded')).toBeVisible();
   await page.goto(`${garden}/log`);
   for (let i = 0; i < 2; ++i) await page.getByRole('button', { name: /Take back/ }).first().click();
   await expect(page.getByText(/Taken\s+back:\s+2\s+promises/).first()).toBeVisible();

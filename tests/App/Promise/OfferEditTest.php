@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Promise;
+
+use App\Tests\Support\AppCase;
+
+/** Outlets and products put right: the promises stay theirs; what is promised of stays. */
+final class OfferEditTest extends AppCase
+{
+    private const OUTLET = ['priority' => '1', 'pick_window_days' => '3', 'pick_to_sale_days' => ''];
+
+    public function testRenamedTheGardenIsTheSameUnderAnotherName(): void
+    {
+        $before = $this->exported();
+        foreach (['outlet/boxes' => 'Monday bags', 'product/lettuce' => 'Loose lettuce'] as $page => $name) {
+            $form = $this->browser->request('GET', $this->path('/offer/'.$page))->selectButton('Save')->form();
+            $kind = explode('/', $page)[0];
+            $was = (string) $this->browser->getCrawler()->filter('[name="name"]')->attr('value');
+            $this->browser->submit($form, ['name' => $name]);
+            $undo = $this->browser->followRedirect()->selectButton('Undo')->form();
+            self::assertStringContainsString(ucfirst($kind).' '.$was.' is called '.$name.'.', $this->text());
+            self::assertSame(str_replace('"'.$was.'"', '"'.$name.'"', $before), $this->exported());
+            $this->browser->submit($undo);
+            self::assertSame($before, $this->exported());
+        }
+    }
+
+    public function testWhatItTakesAndCosts(): void
+    {
+        $form = $this->browser->request('GET', $this->path('/offer/product/lettuce'))->selectButton('Save')->form();
+        $this->browser->submit($form, ['price' => '3.10', 'item1' => 'leek', 'units1' => '0.5']);
+        $product = array_column($this->snapshot()->products, null, 'key')['lettuce'];
+
+        self::assertSame(310, $product->price->cents);
+        self::assertSame(['leek' => 0.5], \array_slice(array_column($product->parts, 'units', 'item'), -1));
+        self::assertCount(2, $product->parts);
+    }
+
+    public function testWhatStandsInTheWayIsSaidAtItsField(): void
+    {
+        $this->post($this->path('/offer/outlet'), ['name' => 'Shop', 'weekday' => '5', ...self::OUTLET]);
+        $before = $this->everything();
+        foreach ([['name' => 'shop'], ['name' => ''], ['weekday' => '7'], ['priority' => 'first']] as $typed) {
+            $form = $this->browser->request('GET', $this->path('/offer/outlet/boxes'))->selectButton('Save')->form();
+            $this->browser->request('POST', $form->getUri(), [...$form->getPhpValues(), ...$typed]);
+            self::assertResponseStatusCodeSame(422);
+            self::assertSelectorExists('[name="'.key($typed).'"][aria-invalid]');
+            self::assertSame($before, $this->everything());
+        }
+    }
+
+    public function testDeletedOnlyWhenNothingIsPromised(): void
+    {
+        $before = $this->everything();
+        foreach (['outlet/boxes', 'product/lettuce'] as $page) {
+            $this->post($this->path('/offer/'.$page.'/delete'), []);
+            self::assertResponseStatusCodeSame(422);
+            self::assertMatchesRegularExpression('/\d+ promises hang on it, so it stays/', $this->text());
+            self::assertSame($before, $this->everything());
+        }
+        $this->post($this->path('/offer/product'), ['name' => 'Pods', 'unit' => 'kg', 'price' => '4', 'item0' => 'leek', 'units0' => '1']);
+        $with = $this->exported();
+        $this->browser->request('GET', $this->path('/offer/product/pods'));
+        $this->browser->submitForm('Delete this product');
+        $undo = $this->browser->followRedirect()->selectButton('Undo')->form();
+        self::assertNotContains('pods', array_column($this->snapshot()->products, 'key'));
+        $this->browser->submit($undo);
+        self::assertSame($with, $this->exported());
+    }
+}
