@@ -49,8 +49,8 @@ final class OfferEditController extends Page
         $form = $this->forms->sent($request, OutletType::class, $typed);
         $promised = self::promised($garden, $one);
         if ($typed->weekday !== $one->weekday && 0 < $promised) {
-            Forms::fault($form, 'weekday', \sprintf('%d promise%s to it lie%s on a %s. Delete them first, or add another outlet.', $promised,
-                1 === $promised ? '' : 's', 1 === $promised ? 's' : '', $this->sayer->word($one->weekday)));
+            Forms::fault($form, 'weekday', \sprintf('%s to it on a %s. Delete what is promised first, or add another outlet.',
+                1 === $promised ? '1 promise is made' : $promised.' promises are made', $this->sayer->word($one->weekday)));
         }
         self::unlikeOthers($form, $typed->name, $one->key, $garden->outlets);
         if (!$form->isValid()) {
