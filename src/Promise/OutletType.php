@@ -21,9 +21,9 @@ final class OutletType extends AbstractType
         $builder
             ->add('name', TextType::class, ['label' => 'Name', 'empty_data' => ''])
             ->add('weekday', CaseType::class, ['label' => 'Market day', 'class' => Weekday::class])
-            ->add('priority', CountType::class, ['label' => 'Served as number', 'help' => '1 is served first when there is not enough',
+            ->add('priority', CountType::class, ['label' => 'Priority', 'help' => '1 is served first when there is not enough',
                 'least' => 1, 'most' => 99])
-            ->add('pick_window_days', CountType::class, ['label' => 'Picking opens, days before', 'property_path' => 'pickWindow',
+            ->add('pick_window_days', CountType::class, ['label' => 'Pick at most so many days ahead', 'property_path' => 'pickWindow',
                 'most' => 30])
             ->add('pick_to_sale_days', CountType::class, ['label' => 'Nothing older than, days',
                 'help' => 'leave empty when stored goods are welcome', ...$after]);
