@@ -47,6 +47,11 @@ final class UnitWalkTest extends AppCase
         yield 'settings' => ['settings'];
         yield 'beds' => ['beds'];
         yield 'offer' => ['offer'];
+        yield 'outlet' => ['offer/outlet/boxes'];
+        yield 'product' => ['offer/product/mix'];
+        yield 'bed put right' => ['bed/A3/edit'];
+        yield 'bed refused' => ['bed/A3/edit', ['name' => 'A3', 'block' => 'A', 'length' => '900 m', 'width' => 'wide', 'path' => '40 m']];
+        yield 'found' => ['find?q=leek'];
         yield 'settings refused' => ['settings', ['name' => '', 'altitude' => '9000 m', 'compost_depth' => '4 m',
             'nitrogen_rate' => '99', 'kit_tarp' => 'some']];
         yield 'beds refused' => ['beds/series', ['block' => 'B', 'prefix' => 'B', 'first' => '1', 'count' => '3', 'length' => '900 m',
@@ -89,7 +94,8 @@ final class UnitWalkTest extends AppCase
                 $pages[] = $name;
             }
         }
-        $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer'];
+        $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
+            'offer_product', 'bed_edit', 'find'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }
