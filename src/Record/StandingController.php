@@ -19,9 +19,11 @@ use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\BedOutlook;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\Reforecast;
+use JollyFurrow\Harvest\Seasons;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Goods;
@@ -32,6 +34,8 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Supply\MarketOutlook;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -144,7 +148,9 @@ final class StandingController extends Page
     {
         $garden = $snapshot->of($visit->gardenId);
         $standing = $garden->plantings->where(static fn (Planting $p): bool => !$p->isOver($garden->today))->all();
-        usort($standing, static fn (Planting $a, Planting $b): int => [$a->ready->number, $a->key] <=> [$b->ready->number, $b->key]);
+        $seasons = self::seasons($standing, $book, $garden->today);
+        usort($standing, static fn (Planting $a, Planting $b): int => [($seasons[$a->key]->start ?? $a->ready)->number, $a->key]
+            <=> [($seasons[$b->key]->start ?? $b->ready)->number, $b->key]);
         $market = MarketOutlook::of($garden, $book, self::WEEKS);
 
         return $this->page($request, 'record/standing.html.twig', [
@@ -153,6 +159,7 @@ final class StandingController extends Page
             'crops' => $book,
             'ids' => $snapshot->plantingIds($visit->gardenId),
             'ready' => $standing,
+            'seasons' => $seasons,
             'begun' => array_filter($standing, static fn (Planting $p): bool => Standing::Planned !== $p->standing),
             'free' => \array_slice(self::comingFree($garden), 0, self::SHOWN),
             'market' => $market,
@@ -166,6 +173,26 @@ final class StandingController extends Page
             'column_choices' => Column::cases(),
             'said' => array_map(static fn (?StandingRow $row): ?Planting => $row?->planting, $list->rows ?? []),
         ], 'standing', $entry->isGood() && (null === $list || $list->isGood()) ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    /**
+     * The season each perennial is in, or its next one: it is ready then, whenever it was first.
+     *
+     * @param list<Planting> $standing
+     *
+     * @return array<string, Period> by key
+     */
+    private static function seasons(array $standing, CropBook $book, Day $today): array
+    {
+        $seasons = [];
+        foreach ($standing as $planting) {
+            $crop = $book->grown($planting->item, $planting->variety);
+            if (Pattern::Perennial === $crop->pattern) {
+                $seasons[$planting->key] = Seasons::at($planting, $crop->rhythm, $today);
+            }
+        }
+
+        return $seasons;
     }
 
     /** @return array{bed_length: string, bed_width: string, bed_place: string} of beds that are still to be made */

@@ -34,6 +34,25 @@ final class StandingTest extends AppCase
         self::assertSame(['leek'], $this->items());
     }
 
+    /** What is picked year after year is ready when its next season begins, not ever since its first. */
+    public function testAPerennialIsReadyInItsSeason(): void
+    {
+        $values = SmallGarden::values();
+        self::assertIsArray($values['plantings']);
+        self::assertIsArray($values['plantings'][0]);
+        $this->garden = $this->keep(SmallGarden::json(['plantings' => [1 => [...$values['plantings'][0], 'key' => 'asparagus@2022-04-05#1',
+            'item' => 'asparagus', 'method' => 'sown', 'sow' => '2022-04-05', 'ground' => '2022-04-05', 'bed_start' => '2022-04-01',
+            'ready' => '2024-04-25', 'clear' => '2031-06-12',
+            'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 5000, 'width_share' => 1.0]]]]]));
+        $rows = $this->browser->request('GET', $this->path('/standing'))->filter('table.stack tbody tr')->each(
+            static fn ($row): string => (string) preg_replace('/\s+/u', ' ', $row->text()));
+
+        self::assertStringStartsWith('now Leek', $rows[0]);
+        self::assertStringStartsWith('25 Apr Asparagus A1', $rows[1]);
+        self::assertStringContainsString('12 Jun', $rows[1]);
+        self::assertStringNotContainsString('2031', $rows[1]);
+    }
+
     public function testOneUnclearRowKeepsThemAllBack(): void
     {
         $before = $this->everything();
