@@ -41,7 +41,7 @@ final class AccountController extends Page
         }
         $passwords->set($account, $typed->password);
         $security->login($account, 'form_login', 'main');
-        $this->addFlash('done', 'The new password is kept. Other devices are signed out.');
+        $this->addFlash('done', 'The new password is saved. Other devices are signed out.');
 
         return $this->seeOther('account');
     }
@@ -59,7 +59,7 @@ final class AccountController extends Page
             if (!$passwords->setBy($secret, $typed->password)) {
                 return $this->gone();
             }
-            $this->addFlash('done', 'The new password is kept. Sign in with it.');
+            $this->addFlash('done', 'The new password is saved. Sign in with it.');
 
             return $this->seeOther('sign_in');
         }

@@ -69,7 +69,7 @@ final class MembersController extends Page
     {
         $members->withdraw($visit, $invitation);
 
-        return $this->after($request, $visit, $members, null, 'The invitation is withdrawn; its link opens nothing any more.');
+        return $this->after($request, $visit, $members, null, 'The invitation is withdrawn; its link has expired.');
     }
 
     /** A one-time link to a new password, for a member who belongs to no garden of others. */

@@ -69,7 +69,7 @@ final class PlaceController extends Page
                 });
 
             return $this->kept($visit,
-                'The climate is kept. New dates go by its heat and light; what is planned already stays until you draw up anew.',
+                'The climate is saved. New dates go by its heat and light; what is planned already stays until you draw up anew.',
                 $this->generateUrl('place', ['garden' => $visit->gardenId]));
         }
 

@@ -49,7 +49,7 @@ final class SettingsController extends Page
             $record->moveTo($typed->place());
             $record->choose($typed->settings($garden->settings));
         });
-        $this->addFlash('done', 'The settings are kept.');
+        $this->addFlash('done', 'The settings are saved.');
 
         return $this->seeOther('settings', ['garden' => $visit->gardenId]);
     }

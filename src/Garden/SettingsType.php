@@ -54,7 +54,8 @@ final class SettingsType extends AbstractType
                 'choices' => self::recipes($options['recipes']), 'invalid_message' => 'Please choose one of the list.'])
             ->add('shortage_factor', NumberType::class, ['label' => 'A broken promise costs, times its price', 'least' => 0.01,
                 'most' => 1000.0, 'property_path' => 'shortageFactor'])
-            ->add('keeping_share', ShareType::class, ['label' => 'A day of waiting costs, of the price', 'property_path' => 'keepingShare'])
+            ->add('keeping_share', ShareType::class, ['label' => 'Value lost per day held, of the price',
+                'property_path' => 'keepingShare'])
             ->add('wage', MoneyType::class, ['label' => 'An hour of work costs, '.$this->sayer->formatter()->currency])
             ->add('compost_depth', LengthType::class, ['label' => 'Compost spread', 'help' => 'depth', 'short' => true, 'most' => 0.3,
                 'property_path' => 'compostDepth'])
@@ -81,7 +82,7 @@ final class SettingsType extends AbstractType
         foreach (PlaceType::cases() as $place) {
             $word = $this->sayer->word($place);
             $builder
-                ->add('rent_'.$place->value, QuantityType::class, ['label' => 'A week of bed, '.$word,
+                ->add('rent_'.$place->value, QuantityType::class, ['label' => 'Value of a metre of bed per week, '.$word,
                     'help' => $this->sayer->formatter()->currency, 'unit' => Unit::CentPerMetre, 'least' => 1.0, 'most' => 100_000.0,
                     'property_path' => 'rent['.$place->value.']'])
                 ->add('rotation_'.$place->value, CountType::class, ['label' => 'Years between one family, '.$word,

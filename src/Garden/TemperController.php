@@ -54,7 +54,7 @@ final class TemperController extends Page
             static fn () => $entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $bed])?->know($temper,
                 $quarantine));
 
-        return $this->kept($visit, $words.' is kept.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $bed]));
+        return $this->kept($visit, $words.' is saved.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $bed]));
     }
 
     /** @param list<string> $allowed */

@@ -53,7 +53,7 @@ final class ChangeController extends Page
         try {
             $replacement = $changes->keep($visit->gardenId, $visit->accountId, [$found->key => $entry->raw('seen')],
                 static fn (Garden $now): Replacement => $hand->read($entry, $now, $found, $do)
-                ?? throw Meanwhile::notPossible('Some fields are not clear, so nothing is kept yet.'));
+                ?? throw Meanwhile::notPossible('Some fields are not clear, so nothing is saved yet.'));
 
             return $this->kept($visit, $replacement->words.'.', [] === $replacement->new ? $this->generateUrl('wall',
                 ['garden' => $visit->gardenId]) : $this->generateUrl('planting', ['garden' => $visit->gardenId, 'planting' => $planting]));

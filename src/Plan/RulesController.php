@@ -55,7 +55,7 @@ final class RulesController extends Page
             $record->choose($garden->settings->ruledBy($rules));
         });
 
-        return $this->kept($visit, 'The rules are kept. The next plan is drawn up by them; what is planned stays until then.',
+        return $this->kept($visit, 'The rules are saved. The next plan is drawn up by them; what is planned stays until then.',
             $this->generateUrl('rules', ['garden' => $visit->gardenId]));
     }
 

@@ -12,6 +12,7 @@ use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Plan\Shortage;
+use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Why\Explained;
 
@@ -105,7 +106,11 @@ final readonly class ShortList
     {
         $mend = $explained->mend;
         if (null === $mend) {
-            return Message::of(ShortMend::from($explained->reason->value));
+            $code = ShortMend::from($explained->reason->value);
+
+            return ShortMend::NoPlace === $code
+                ? Message::of($code, place: $this->book->get($explained->shortage->item)->places()[0] ?? PlaceType::Field)
+                : Message::of($code);
         }
         $candidate = $mend->candidate;
         if (null === $mend->stretch) {

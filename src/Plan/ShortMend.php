@@ -10,6 +10,7 @@ use JollyFurrow\Message\Code;
 enum ShortMend: string implements Code
 {
     case NoSowing = 'no-sowing';
+    /** Values: place. */
     case NoPlace = 'no-place';
     case NoBed = 'no-bed';
     case TooDear = 'too-dear';

@@ -67,7 +67,7 @@ final class RecipesController extends Page
             null === $record ? $this->entities->persist(new OwnRecipeRecord($visit->gardenId, $read)) : $record->become($read);
         });
 
-        return $this->kept($visit, \sprintf('Recipe %s is kept. Plantings keep the days they were planned with.', $read->name),
+        return $this->kept($visit, \sprintf('Recipe %s is saved. Plantings keep the days they were planned with.', $read->name),
             $this->generateUrl('recipes', ['garden' => $visit->gardenId]));
     }
 

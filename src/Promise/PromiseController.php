@@ -62,7 +62,7 @@ final class PromiseController extends Page
             return $this->redirect($next, Response::HTTP_SEE_OTHER);
         }
 
-        return $this->kept($visit, \sprintf('%d number%s kept. The plan does not know of it yet: draw it up anew when you are done.',
+        return $this->kept($visit, \sprintf('%d number%s saved. The plan does not know of it yet: draw it up anew when you are done.',
             $changed, 1 === $changed ? '' : 's'), $next);
     }
 

@@ -138,7 +138,7 @@ final class PromiseEntry
             }
         }
         if ([] !== $this->faults) {
-            throw Meanwhile::notPossible(\sprintf('%d number%s changed by somebody else while you typed. They are marked; nothing of yours is kept yet. Keep again to put yours in their place, or type theirs.', \count($this->faults), 1 === \count($this->faults) ? ' was' : 's were'));
+            throw Meanwhile::notPossible(\sprintf('%d number%s changed by somebody else while you typed. They are marked; nothing of yours is saved yet. Save again to put yours in their place, or type theirs.', \count($this->faults), 1 === \count($this->faults) ? ' was' : 's were'));
         }
     }
 

@@ -28,12 +28,12 @@ final class Collisions
         $event->setThrowable(match (true) {
             $failure instanceof OptimisticLockException,
             $failure instanceof ConstraintViolationException => new ConflictHttpException('Somebody else changed the same in this '
-                .'moment. Nothing of yours is kept yet: go back, look how it stands now, and keep it again.', $failure),
+                .'moment. Nothing of yours is saved yet: go back, look how it stands now, and save it again.', $failure),
             $failure instanceof LockWaitTimeoutException => new ServiceUnavailableHttpException(2,
-                'Others are writing in this garden just now. Nothing of yours is kept yet: go back and keep it again.', $failure),
+                'Others are writing in this garden just now. Nothing of yours is saved yet: go back and save it again.', $failure),
             $failure instanceof DriverException && 1 === preg_match(self::FULL, $failure->getMessage()) => new HttpException(
-                Response::HTTP_INSUFFICIENT_STORAGE, 'The disk of the server is full. Nothing of this is kept, and nothing that was kept '
-                    .'before is lost. Make room there, then go back and keep it again.', $failure),
+                Response::HTTP_INSUFFICIENT_STORAGE, 'The disk of the server is full. Nothing of this is saved, and nothing that was saved '
+                    .'before is lost. Make room there, then go back and save it again.', $failure),
             default => $failure,
         });
     }

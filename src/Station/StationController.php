@@ -77,7 +77,7 @@ final class StationController extends Page
         $read = static fn (): int => $keeper->read($visit->gardenId, DailyRecord::fromRows([$row]), 'typed');
         $log->record($visit->gardenId, $visit->accountId, \sprintf('Reading of %s typed', $typed->day->iso()), $read);
 
-        return $this->kept($visit, 'The reading is kept.', $this->generateUrl('station', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, 'The reading is saved.', $this->generateUrl('station', ['garden' => $visit->gardenId]));
     }
 
     /**

@@ -44,7 +44,7 @@ test('the promises by keyboard only: move, fill, paste, undo, keep', async ({ pa
 
   await page.getByRole('button', { name: 'Save' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: 'kept' })).toContainText('5 numbers kept');
+  await expect(page.getByRole('status').filter({ hasText: 'saved' })).toContainText('5 numbers saved');
   await expect(page.getByLabel(/^Salad mix, Sat 6 Mar/)).toHaveValue('31');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await page.goto(`${garden}/promises?outlet=stall&from=2027-03-01`);

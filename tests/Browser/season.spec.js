@@ -11,7 +11,7 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   const cell = page.getByLabel(/^Head lettuce, Sat 10 Oct/);
   await cell.fill('160');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('status')).toContainText('1 number kept');
+  await expect(page.getByRole('status')).toContainText('1 number saved');
   await expect(cell).toHaveValue('160');
 
   await page.goto(`${garden}/wall?product=head-lettuce`);
@@ -124,7 +124,7 @@ test('a wrong number comes back with its reason, everything typed still there', 
   await page.getByLabel(/^Kale, Wed 30 Sep/).fill('44');
   await page.getByLabel(/^Kale, Wed 7 Oct/).fill('a few');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('alert')).toContainText('nothing is kept yet');
+  await expect(page.getByRole('alert')).toContainText('nothing is saved yet');
   await expect(page.getByText('"a few" is not a quantity')).toBeVisible();
   await expect(page.getByLabel(/^Kale, Wed 30 Sep/)).toHaveValue('44');
   await expect(page.getByLabel(/^Kale, Wed 7 Oct/)).toHaveValue('a few');
@@ -158,10 +158,10 @@ test('what is short is mended from its page, and a planting says why it is where
   await page.goto(`${garden}/promises?outlet=stall&from=2026-09-28`);
   await page.getByLabel(/^Head lettuce, Sat 10 Oct/).fill('170');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('status')).toContainText('1 number kept');
+  await expect(page.getByRole('status')).toContainText('1 number saved');
   await page.goto(`${garden}/plan`);
   await page.locator('a[href$="/plan/mend/lettuce-head"]').first().click();
-  await expect(page.getByRole('heading', { name: 'Head lettuce: what would mend it' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Head lettuce: ways to fix this' })).toBeVisible();
   await page.getByRole('button', { name: /^Take this/ }).first().click();
   await expect(page.getByText(/Head\s+lettuce\s+mended:/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

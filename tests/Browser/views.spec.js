@@ -44,6 +44,18 @@ test('no page is wider than a phone, and what is tapped is large enough', async 
   await context.close();
 });
 
+test('every list is whole on paper', async ({ page }) => {
+  test.setTimeout(120_000);
+  const garden = await openDemo(page);
+  await page.emulateMedia({ media: 'print' });
+  for (const view of ['beds', 'standing', 'offer', 'plan', 'care', 'log', 'crops']) {
+    await page.goto(`${garden}/${view}`);
+    const cut = await page.locator('.scroller').evaluateAll((all) => all.filter((e) => e.scrollHeight > e.clientHeight + 1).map((e) => e.getAttribute('aria-label')));
+    expect(cut, view).toEqual([]);
+    await expect(page.getByRole('navigation', { name: 'Garden' })).toBeHidden();
+  }
+});
+
 test('nothing is fetched from elsewhere and nothing fails', async ({ page, baseURL }) => {
   test.setTimeout(300_000);
   const elsewhere = [];

@@ -52,7 +52,7 @@ final class ProposalPagesTest extends AppCase
         $this->browser->request('GET', $this->path('/proposal'));
 
         self::assertStringContainsString('It serves 22 heads on 3 Jun 2026', $this->text());
-        self::assertStringContainsString('setting up + length × (work and plants of a length + bed days × rent of a length and week / 7)', $this->text());
+        self::assertStringContainsString('setting up + length × (work and plants of a length + bed days × value of a length and week / 7)', $this->text());
         self::assertStringContainsString('It is in the ground.', $this->text());
     }
 

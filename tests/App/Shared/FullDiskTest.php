@@ -33,7 +33,7 @@ final class FullDiskTest extends AppCase
                 'count' => '200', 'length' => '25 m', 'width' => '75 cm', 'path' => '45 cm', 'place' => 'field']);
             self::assertResponseStatusCodeSame(507);
             self::assertStringContainsString('The disk is full', $this->text());
-            self::assertStringContainsString('Nothing of this is kept', $this->text());
+            self::assertStringContainsString('Nothing of this is saved', $this->text());
         } finally {
             $connection->executeStatement('PRAGMA max_page_count = '.(\is_scalar($most) ? (string) $most : '1073741823'));
         }
