@@ -82,7 +82,7 @@ final class SettingsType extends AbstractType
         foreach (PlaceType::cases() as $place) {
             $word = $this->sayer->word($place);
             $builder
-                ->add('rent_'.$place->value, QuantityType::class, ['label' => 'Value of a metre of bed per week, '.$word,
+                ->add('rent_'.$place->value, QuantityType::class, ['label' => 'Value of a length of bed per week, '.$word,
                     'help' => $this->sayer->formatter()->currency, 'unit' => Unit::CentPerMetre, 'least' => 1.0, 'most' => 100_000.0,
                     'property_path' => 'rent['.$place->value.']'])
                 ->add('rotation_'.$place->value, CountType::class, ['label' => 'Years between one family, '.$word,

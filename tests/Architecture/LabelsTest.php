@@ -18,7 +18,7 @@ final class LabelsTest extends TestCase
         'The garden as a file' => 'Backup', 'Place and settings<' => 'Settings', 'Come up' => 'Emerged', 'Looks bad' => 'Damage or loss',
         'would mend it<' => 'ways to fix this', 'What a bent rule' => 'Rules not kept', 'are wished for' => 'your gap is',
         'Served as number' => 'Priority', 'Picking opens, days' => 'Pick at most … days ahead',
-            'A week of bed' => 'Value of a metre of bed per week',
+            'A week of bed' => 'Value of a length of bed per week',
         'A day of waiting' => 'Value lost per day held', 'opens nothing any more' => 'has expired',
     ];
 
