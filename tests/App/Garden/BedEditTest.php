@@ -44,6 +44,25 @@ final class BedEditTest extends AppCase
         self::assertContains('North', $this->snapshot()->blocks);
     }
 
+    public function testAListOfBedsIsKeptWholeOrNotAtAll(): void
+    {
+        $before = $this->everything();
+        $this->post($this->path('/beds/list'), ['text' => "Q1-Q3, 18 m\nQ4, long"]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('#fault-text', 'Row 2:');
+        self::assertSelectorTextContains('textarea[aria-invalid]', 'Q4, long');
+        self::assertSame($before, $this->everything());
+
+        $this->post($this->path('/beds/list'), ['text' => "Q1-Q3, 18 m\nQ4, 9 m, 120 cm, tunnel"]);
+        self::assertResponseRedirects($this->path('/beds'));
+        $beds = $this->snapshot()->bedsByName();
+        self::assertSame([18.0, 9.0, 'Q'], [$beds['Q2']->length->metres(), $beds['Q4']->length->metres(), $beds['Q4']->block]);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('4 beds added: Q1 to Q4.', $this->text());
+        $this->browser->submitForm('Undo');
+        self::assertArrayNotHasKey('Q1', $this->snapshot()->bedsByName());
+    }
+
     public function testWhatStandsInTheWayIsNamed(): void
     {
         $before = $this->everything();
