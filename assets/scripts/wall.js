@@ -41,11 +41,26 @@ document.addEventListener('htmx:afterSwap', (event) => {
   if (window.innerWidth < 1000) event.target.scrollIntoView({ block: 'start' });
 });
 
+// The panel closes by its cross or by Escape, and one is back at the planting it was opened from.
+function closePanel() {
+  document.querySelector('.split')?.classList.remove('open');
+  document.getElementById('panel')?.replaceChildren();
+  document.querySelector('a.planting[tabindex="0"]')?.focus({ preventScroll: true });
+}
+
 document.addEventListener('click', (event) => {
+  const planting = event.target.closest('a.planting');
+  if (planting) {
+    document.querySelectorAll('a.planting[tabindex="0"]').forEach((old) => old.setAttribute('tabindex', '-1'));
+    planting.setAttribute('tabindex', '0');
+  }
   if (!event.target.closest('[data-close-panel]')) return;
   event.preventDefault();
-  document.querySelector('.split')?.classList.remove('open');
-  document.getElementById('panel').replaceChildren();
+  closePanel();
+});
+
+document.addEventListener('keydown', (event) => {
+  if (event.key === 'Escape' && document.querySelector('.split.open') && !document.querySelector('[data-menu][open]')) closePanel();
 });
 
 // The wall opens with today in view.

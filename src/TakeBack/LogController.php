@@ -29,7 +29,7 @@ final class LogController extends Page
     /** Hands take back what they entered themselves; growers whatever there is. */
     #[Route('/g/{garden}/log/{number}/take-back', name: 'take_back', methods: ['POST'], requirements: ['number' => '[0-9]{1,9}'], defaults: ['_least' => Role::Hand->value])]
     public function takeBack(Request $request, Visit $visit, int $number, EntityManagerInterface $entities, TakeBack $takeBack,
-        Connection $connection): Response
+        Connection $connection, WayBack $wayBack): Response
     {
         $change = $entities->getRepository(Change::class)->findOneBy(['gardenId' => $visit->gardenId, 'number' => $number])
             ?? throw $this->createNotFoundException('There is no such change.');
@@ -47,7 +47,9 @@ final class LogController extends Page
         $this->addFlash('done', 1 === $count ? \sprintf('Taken back: %s', $change->words)
             : \sprintf('%d changes are taken back, the earliest: %s', $count, $change->words));
 
-        return $this->seeOther('log', ['garden' => $visit->gardenId]);
+        $back = $wayBack->to($visit->gardenId, $request->request->getString('back'));
+
+        return null === $back ? $this->seeOther('log', ['garden' => $visit->gardenId]) : $this->redirect($back, Response::HTTP_SEE_OTHER);
     }
 
     /** @param list<Change> $inTheWay */

@@ -39,6 +39,10 @@ test('from a changed promise to a plan, its working, and back', async ({ page })
   await expect(panel.getByText('rows across the bed', { exact: true })).toBeVisible();
   await expect(panel.getByText(/Formula:\s+rows × \(length \/ distance in the row, whole spots only\)/)).toBeVisible();
 
+  await page.keyboard.press('Escape');
+  await expect(panel).toHaveCount(0);
+  await expect(lettuce).toBeFocused();
+
   await page.getByRole('navigation', { name: 'Garden' }).getByRole('link', { name: 'Records' }).click();
   await page.getByRole('row', { name: /Proposal taken/ }).first().getByRole('button', { name: /Take back/ }).click();
   await expect(page.getByText(/Taken\s+back:\s+Proposal\s+taken/).first()).toBeVisible();
@@ -170,6 +174,7 @@ test('what is short is mended from its page, and a planting says why it is where
   await page.getByRole('row', { name: /1 promise to Saturday stall changed/ }).first().getByRole('button', { name: /Take back/ }).click();
   await page.goto(`${garden}/wall`);
   await page.goto(await page.locator('a.planting', { has: page.locator('title', { hasText: /planned/ }) }).last().getAttribute('href'));
+  await expect(page.getByRole('button', { name: 'Close' })).toHaveCount(0);
   await page.getByText('Why this day, variety, length and bed').click();
   await expect(page.getByRole('rowheader', { name: 'Bed', exact: true })).toBeVisible();
 });

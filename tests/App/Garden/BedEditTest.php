@@ -6,6 +6,7 @@ namespace App\Tests\Garden;
 
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
+use Doctrine\DBAL\Connection;
 
 /** A bed put right, with all that speaks of it; and what cannot be, said at its field. */
 final class BedEditTest extends AppCase
@@ -29,6 +30,7 @@ final class BedEditTest extends AppCase
         $undo = $this->browser->getCrawler()->selectButton('Undo')->form();
         self::assertSame(str_replace('"A3"', '"Long one"', $before), $this->exported());
         $this->browser->submit($undo);
+        self::assertResponseRedirects($this->path('/log'), message: 'the page one was on is gone');
         self::assertSame($before, $this->exported());
     }
 
@@ -42,6 +44,17 @@ final class BedEditTest extends AppCase
         self::assertSame(['North', 30_000_000, 1_219_200, 500_000, 'tunnel'], [$bed->block, $bed->length->micrometres,
             $bed->width->micrometres, $bed->path->micrometres, $bed->place->value]);
         self::assertContains('North', $this->snapshot()->blocks);
+        $this->browser->followRedirect();
+        $this->browser->submitForm('Undo');
+        self::assertResponseRedirects($this->path('/bed/A2'), message: 'where one was');
+        self::assertSame('A', $this->snapshot()->bedsByName()['A2']->block);
+        foreach (['https://elsewhere.example/', '/g/other/bed/A2', $this->path('/nothing'), $this->path("/bed/A2\nX: y")] as $back) {
+            $this->post($this->path('/bed/A2/edit'), ['name' => 'A2', ...self::SAME, 'length' => '26 m']);
+            $last = $this->service(Connection::class)->fetchOne('SELECT MAX(number) FROM log_entry');
+            self::assertIsInt($last);
+            $this->post($this->path('/log/'.$last.'/take-back'), ['back' => $back]);
+            self::assertResponseRedirects($this->path('/log'));
+        }
     }
 
     public function testAListOfBedsIsKeptWholeOrNotAtAll(): void
