@@ -19,7 +19,7 @@ test('a place by twelve months in Fahrenheit and inches: refused as Celsius, the
   await page.locator('form', { has: page.getByRole('button', { name: 'Save these months' }) }).getByLabel('Temperatures in').selectOption('degrees Fahrenheit');
   await page.locator('form', { has: page.getByRole('button', { name: 'Save these months' }) }).getByLabel('Rain in').selectOption('inches');
   await page.getByRole('button', { name: 'Save these months' }).click();
-  await expect(page.getByRole('status')).toContainText('The climate is kept');
+  await expect(page.getByRole('status')).toContainText('The climate is saved');
   await expect(page.getByRole('img', { name: /Daily minimum and maximum/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /^July/ })).toContainText('25.0');
   await expect(page.getByRole('row', { name: /^0 °C, last after/ })).toBeVisible();
