@@ -16,7 +16,7 @@ final class BedEditTest extends AppCase
     /** The garden file is the old one with the name replaced; undo brings the old one back. */
     public function testARenamedBedIsTheSameGardenUnderAnotherName(): void
     {
-        $values = json_decode(SmallGarden::json(['settings' => ['plan_rules' => ['reserve_beds' => ['A2'], 'resting' => [['bed' => 'A3',
+        $values = json_decode(SmallGarden::json(['settings' => ['plan_rules' => ['reserve_beds' => ['A2', 'A3'], 'resting' => [['bed' => 'A3',
             'from' => '2027-06-01', 'to' => '2027-08-31', 'why' => '']], 'not_here' => [['what' => 'kale', 'where' => 'A3',
                 'why' => 'club root']]]]]),
             true);
@@ -80,7 +80,7 @@ final class BedEditTest extends AppCase
     {
         $before = $this->everything();
         foreach ([[['name' => 'A1'], 'There is a bed A1 already'], [['name' => ''], 'Please write something'],
-            [['length' => '12 m'], 'Leek, sown'], [['place' => 'tunnel'], 'is for the open field'],
+            [['length' => '24.9 m'], 'Leek, sown'], [['place' => 'tunnel'], 'is for the open field'],
             [['width' => 'wide'], 'wide']] as [$typed, $told]) {
             $this->post($this->path('/bed/A3/edit'), [...['name' => 'A3', ...self::SAME], ...$typed]);
             self::assertResponseStatusCodeSame(422);
