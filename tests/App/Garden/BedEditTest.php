@@ -16,7 +16,8 @@ final class BedEditTest extends AppCase
     /** The garden file is the old one with the name replaced; undo brings the old one back. */
     public function testARenamedBedIsTheSameGardenUnderAnotherName(): void
     {
-        $values = json_decode(SmallGarden::json(['settings' => ['plan_rules' => ['reserve_beds' => ['A2', 'A3'], 'resting' => [['bed' => 'A3',
+        $values = json_decode(SmallGarden::json(['settings' => ['plan_rules' => ['reserve_beds' => ['A2', 'A3'],
+            'resting' => [['bed' => 'A3',
             'from' => '2027-06-01', 'to' => '2027-08-31', 'why' => '']], 'not_here' => [['what' => 'kale', 'where' => 'A3',
                 'why' => 'club root']]]]]),
             true);
