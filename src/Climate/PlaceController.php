@@ -209,6 +209,7 @@ final class PlaceController extends Page
             'table' => ClimateTable::of($climate->climate, $garden->place->latitude, $garden->today->year(), $climate->record),
             'guessed_months' => null === $climate->filledBy || null === $climate->record ? [] : Climate::monthsWithout($climate->record),
             'frost' => self::frostTable($garden, $climate->frost),
+            'may_take_frost' => !\in_array(null, self::oneInTen($climate, $garden->place->latitude), true),
             'few' => FrostDates::FEW_YEARS,
             'knows_rain' => $climate->knowsRain(),
             'wet_day' => ClimateTable::RAIN_OF_A_WET_DAY,

@@ -214,13 +214,13 @@ final class CropFacts
     {
         $g = $crop->growth;
         $up = array_merge(...array_map(static fn (int $degrees, float $days): array => [Quantity::of($degrees, Unit::Celsius),
-            Units::number($days, 1).' d,'], array_keys($g->emergence->days), $g->emergence->days));
+            Units::number($days, 1).' d', ','], array_keys($g->emergence->days), $g->emergence->days));
         $facts = [
             new Fact('Develops from', Quantity::of($g->temperature->least, Unit::Celsius), 't_least'),
             new Fact('Develops fastest at', Quantity::of($g->temperature->best, Unit::Celsius), 't_best'),
             new Fact('Stops at', Quantity::of($g->temperature->most, Unit::Celsius), 't_most'),
             new Fact('Catalogue days hold at a mean of', Quantity::of($g->reference, Unit::Celsius), 't_reference'),
-            new Fact('Days to emergence, by soil', $up, 'emergence'),
+            new Fact('Days to emergence, by soil', \array_slice($up, 0, -1), 'emergence'),
             ...(null === $g->bulbHours ? [] : [new Fact('Bulbs in days of', [Quantity::of($g->bulbHours, Unit::Hour),
                 ': planted late it ripens smaller, not later'], 'bulb_hours')]),
             new Fact('Ripens', $g->anchored ? 'in its season, whatever the count of days' : 'by warmth and light', 'maturity'),

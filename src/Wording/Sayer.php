@@ -90,7 +90,7 @@ final class Sayer
             $value instanceof Money => $format->price($value)->html(),
             $value instanceof Prose => $value->html($format),
             $value instanceof \BackedEnum => htmlspecialchars($this->word($value)),
-            \is_array($value) => implode(' ', array_map($this->show(...), $value)),
+            \is_array($value) => str_replace([' ,', ' :'], [',', ':'], implode(' ', array_map($this->show(...), $value))),
             \is_scalar($value) => htmlspecialchars((string) $value, \ENT_QUOTES | \ENT_SUBSTITUTE),
             default => throw new \LogicException(get_debug_type($value).' is not written on pages.'),
         };

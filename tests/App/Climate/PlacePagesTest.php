@@ -26,6 +26,7 @@ final class PlacePagesTest extends AppCase
         $this->browser->request('GET', $this->path('/place'));
         self::assertStringContainsString('Reckoned from monthly means with an assumed spread', $this->text());
         self::assertSelectorTextContains('table', '5 May');
+        self::assertSelectorExists('form[action$="/place/frost"]');
         $this->post($this->path('/place/timing'), ['by' => 'catalogue-days']);
         self::assertNull($this->snapshot()->timing());
         $this->post($this->path('/place/frost'), []);
@@ -35,6 +36,16 @@ final class PlacePagesTest extends AppCase
         }
         self::assertNull($this->snapshot()->timing());
         self::assertSame('05-14', $this->snapshot()->place->lastFrost->iso());
+    }
+
+    /** Where no frost comes, no frost days are told, nor offered to be taken. */
+    public function testAPlaceWithoutFrostSaysSo(): void
+    {
+        $this->months(str_repeat("11\t", 11)."11\n".str_repeat("21\t", 11)."21\n".str_repeat("80\t", 11).'80');
+        $this->browser->request('GET', $this->path('/place'));
+
+        self::assertStringContainsString('In nine years of ten no frost comes here', $this->text());
+        self::assertSelectorNotExists('form[action$="/place/frost"]');
     }
 
     /** @param array<string, string> $more */

@@ -56,6 +56,9 @@ final class CropPagesTest extends AppCase
         self::assertStringContainsString('82 ft', $page->filter('.wall-bed')->first()->text());
         $this->browser->click($page->filter('a.planting')->link());
         self::assertStringContainsString('cu ft', $this->text());
+        $this->browser->request('GET', $this->path('/crops/kale'));
+        self::assertStringContainsString('2 rows, 15.7 in apart', $this->text());
+        self::assertStringContainsString('86 °F 3.5 d<', $this->text());
     }
 
     public function testTheTimingChartReadsASowingForwardAndAMarketDayBackward(): void
