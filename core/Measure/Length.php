@@ -48,19 +48,39 @@ final readonly class Length
      */
     public static function parse(string $text, LengthUnit $bare, float $leastMetres = 0.001, float $mostMetres = 1000.0): self
     {
-        if (1 !== preg_match('/^\s*(\d{1,7}(?:[.,]\d{1,4})?)\s*([a-zA-Z."\']*)\s*$/', $text, $m)) {
-            throw InvalidLength::notALength($text);
-        }
-        $unit = '' === $m[2] ? $bare : LengthUnit::named($m[2]);
-        if (null === $unit) {
-            throw InvalidLength::unknownUnit($m[2]);
-        }
-        $metres = (float) str_replace(',', '.', $m[1]) * $unit->millimetres() / 1000;
+        $metres = self::feetAndInches($text) ?? self::number($text, $bare);
         if ($metres < $leastMetres || $metres > $mostMetres) {
             throw InvalidLength::outside($text, self::fromMetres($leastMetres), self::fromMetres($mostMetres), $bare->isShort());
         }
 
         return self::fromMetres($metres);
+    }
+
+    /** "6 ft 4 in", "6' 4\"": metres; null: not written so. */
+    private static function feetAndInches(string $text): ?float
+    {
+        $inches = '(\d{1,2}(?:[.,]\d{1,4})?)\s*(?:in|inch|inches|")?\.?';
+
+        return 1 === preg_match('/^\s*(\d{1,5})\s*(?:ft|feet|foot|\')\.?\s*'.$inches.'\s*$/iD', $text, $m)
+            ? ((int) $m[1] * LengthUnit::Foot->millimetres() + (float) str_replace(',', '.',
+                $m[2]) * LengthUnit::Inch->millimetres()) / 1000
+            : null;
+    }
+
+    /** "25 m", "7,5", "1/2 in", "12 1/2 ft": metres. A fraction says its unit. */
+    private static function number(string $text, LengthUnit $bare): float
+    {
+        if (1 !== preg_match('~^\s*(\d{1,7}(?:[.,]\d{1,4})?|(?:(\d{1,5})\s+)?(\d{1,3})/([1-9]\d{0,2}))\s*([a-zA-Z."\']*)\s*$~', $text, $m)
+            || ('' === $m[5] && '' !== $m[3])) {
+            throw InvalidLength::notALength($text);
+        }
+        $unit = '' === $m[5] ? $bare : LengthUnit::named($m[5]);
+        if (null === $unit) {
+            throw InvalidLength::unknownUnit($m[5]);
+        }
+        $number = '' === $m[3] ? (float) str_replace(',', '.', $m[1]) : (int) $m[2] + (int) $m[3] / (int) $m[4];
+
+        return $number * $unit->millimetres() / 1000;
     }
 
     public function millimetres(): float

@@ -20,13 +20,14 @@ final readonly class Money implements Sayable
     }
 
     /**
-     * Reads "2.50", "2,5", "3". Two decimals at most.
+     * Reads "2.50", "2,5", "3", "$3", "3 €": one sign of a currency, before or behind. Two decimals at most. Which currency it is
+     * says the garden, not the sign; letters such as EUR are not taken.
      *
      * @throws BadInput
      */
     public static function parse(string $text): self
     {
-        if (1 !== preg_match('/^\s*(\d{1,6})(?:[.,](\d{1,2}))?\s*$/', $text, $m)) {
+        if (1 !== preg_match('/^\s*(?|\p{Sc}?\s*(\d{1,6})(?:[.,](\d{1,2}))?|(\d{1,6})(?:[.,](\d{1,2}))?\s*\p{Sc})\s*$/Du', $text, $m)) {
             throw InvalidMoney::notAnAmount($text);
         }
 

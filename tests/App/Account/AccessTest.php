@@ -8,6 +8,7 @@ use App\Shared\Role;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use Doctrine\DBAL\Connection;
+use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\Routing\Route;
 use Symfony\Component\Routing\RouterInterface;
 
@@ -63,6 +64,30 @@ final class AccessTest extends AppCase
         sort($may);
 
         self::assertSame(['/planting/*/note', '/station'], $may);
+    }
+
+    /** Nothing is offered to a hand that it could not send. */
+    public function testAHandIsShownNoFieldsItCannotSave(): void
+    {
+        $hand = $this->account('hand@example.test');
+        $this->join($hand, Role::Hand);
+        $this->browser->loginUser($hand);
+        $wrong = [];
+        foreach ($this->gardenRoutes() as [$method, $path]) {
+            if ('GET' !== $method) {
+                continue;
+            }
+            $page = $this->browser->request('GET', $path);
+            if (200 === $this->browser->getResponse()->getStatusCode()) {
+                $isForGrowers = static fn (Crawler $form): bool => 0 === preg_match('#/(note|station|take-back)$#',
+                    (string) $form->attr('action')) && 0 < $form->filter('input:not([type=hidden]), select, textarea, button')->count()
+                    && 0 === $form->filter('fieldset[disabled]')->count();
+                $fields = $page->filter('main form[method="post"]')->reduce($isForGrowers);
+                $wrong = [...$wrong, ...$fields->each(static fn ($form): string => $path.': '.$form->attr('action'))];
+            }
+        }
+
+        self::assertSame([], $wrong);
     }
 
     public function testWithoutThePagesTokenNothingIsChanged(): void
@@ -130,7 +155,7 @@ final class AccessTest extends AppCase
                     $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1',
                         '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none',
                         '{member}' => $this->grower->id, '{invitation}' => 'none', '{cover}' => 'none', '{recipe}' => 'compost-mulch',
-                        '{format}' => 'csv'])];
+                        '{format}' => 'csv', '{outlet}' => 'boxes', '{product}' => 'lettuce', '{kind}' => 'outlet', '{key}' => 'boxes'])];
                 }
             }
         }

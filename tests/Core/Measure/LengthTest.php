@@ -26,6 +26,10 @@ final class LengthTest extends TestCase
         yield ['100', LengthUnit::Foot, 30_480_000];
         yield [' 12 mm ', LengthUnit::Metre, 12_000];
         yield ['1.5 in', LengthUnit::Metre, 38_100];
+        yield ['6 ft 4 in', LengthUnit::Metre, 1_930_400];
+        yield ['5\' 6.5"', LengthUnit::Centimetre, 1_689_100];
+        yield ['1/2 in', LengthUnit::Metre, 12_700];
+        yield ['12 3/4 ft', LengthUnit::Metre, 3_886_200];
         yield ['7.5 in', LengthUnit::Centimetre, 190_500];
     }
 
@@ -42,6 +46,8 @@ final class LengthTest extends TestCase
         yield ['-3 m', 'not-a-length'];
         yield ['1e9', 'not-a-length'];
         yield ['seven', 'not-a-length'];
+        yield ['1/2', 'not-a-length'];
+        yield ['1/0 m', 'not-a-length'];
         yield ['12 furlongs', 'unknown-unit'];
         yield ['9999 m', 'outside text'];
         yield ['0', 'outside text'];
