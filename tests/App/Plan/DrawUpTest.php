@@ -152,7 +152,7 @@ final class DrawUpTest extends AppCase
         $this->drawUp();
         $this->browser->request('GET', $this->path('/plan'));
 
-        self::assertStringContainsString('No sowing from now on can be ready for this market day', $this->text());
+        self::assertStringContainsString('No sowing can meet these dates', $this->text());
         self::assertSelectorTextContains('#short + h3', 'Too late to sow for');
         self::assertSelectorTextContains('#short + h3 + div', 'Sweet corn');
     }
