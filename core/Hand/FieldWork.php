@@ -23,6 +23,9 @@ use JollyFurrow\Time\Day;
  */
 final readonly class FieldWork
 {
+    /** Days after sowing; the slowest in the book, in cold soil, take about so long. Common practice, no source. */
+    private const COMES_UP_WITHIN = 42;
+
     public function __construct(private CropBook $book, private ByHand $byHand)
     {
     }
@@ -81,15 +84,22 @@ final readonly class FieldWork
     }
 
     /**
-     * The same as they are likely now, the likeliest first: nothing comes up any more on a crop that is being picked.
+     * The same as they are likely now, the likeliest first: nothing comes up any more on a crop that was planted out, was
+     * sown six weeks ago, or is being picked.
      *
      * @return list<Happening>
      */
     public static function expected(Planting $planting, Day $today): array
     {
-        return Standing::Growing !== $planting->standing ? self::possible($planting) : ($today->isBefore($planting->ready)
-            ? [Happening::Emerged, Happening::Seen, Happening::Lost, Happening::Picked, Happening::Finished]
-            : [Happening::Picked, Happening::Finished, Happening::Seen, Happening::Lost]);
+        if (Standing::Growing !== $planting->standing) {
+            return self::possible($planting);
+        }
+        if (!$today->isBefore($planting->ready)) {
+            return [Happening::Picked, Happening::Finished, Happening::Seen, Happening::Lost];
+        }
+        $mayComeUp = Method::Sown === $planting->method && $today->isBefore($planting->ground->plus(self::COMES_UP_WITHIN));
+
+        return [...($mayComeUp ? [Happening::Emerged] : []), Happening::Seen, Happening::Lost, Happening::Picked, Happening::Finished];
     }
 
     private function check(Garden $garden, Planting $planting, FieldNote $note): void

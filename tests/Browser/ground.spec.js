@@ -105,7 +105,7 @@ test('a stand is counted, a sign is seen with one tap, and both are undone', asy
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await page.goto(`${garden}/bed/${bed}`);
   await expect(page.getByText(/in\s+the\s+ground\s+·\s+sown\s+29\s+May\s+·\s+ready\s+\d+\s+Aug/)).toBeVisible();
-  await page.getByRole('link', { name: /Emerged.*Head lettuce/ }).click();
+  await page.getByRole('link', { name: /Damage or loss.*Head lettuce/ }).click();
   await page.getByRole('link', { name: /Count a metre/ }).click();
   await page.getByLabel(/Plants counted/).fill('1');
   await page.getByRole('button', { name: 'What to do' }).click();

@@ -158,6 +158,13 @@ final class OutlookTest extends TestCase
 
         self::assertSame(Happening::Emerged, FieldWork::expected($radish, Day::parse('2026-04-20'))[0]);
         self::assertSame(Happening::Picked, FieldWork::expected($radish, Day::parse('2026-05-10'))[0]);
+        $day = Day::parse('2026-04-10');
+        $carrot = new Planting('carrot@2026-04-10#1', 'carrot-storage', Method::Sown, PlaceType::Field, 'compost-mulch', $day, $day, $day,
+            $day->plus(110), $day->plus(130), 4.0, [Stretch::of('A1', 0, 5_000_000)], Standing::Growing, false);
+        self::assertSame(Happening::Emerged, FieldWork::expected($carrot, Day::parse('2026-05-21'))[0]);
+        self::assertSame(Happening::Seen, FieldWork::expected($carrot, Day::parse('2026-05-22'))[0], 'six weeks are over');
+        self::assertNotContains(Happening::Emerged, FieldWork::expected(LittleGarden::lettuce('2026-04-10', standing: Standing::Growing),
+            Day::parse('2026-05-10')), 'it came up in its tray');
         self::assertNotContains(Happening::Emerged, FieldWork::expected($radish, Day::parse('2026-05-10')));
     }
 
