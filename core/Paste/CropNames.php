@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Paste;
 
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Exception\Limits;
 
 /** Finds the crops a word may mean: by key, name, variety, singular or plural, or a word of the name. */
 final readonly class CropNames
@@ -19,7 +20,7 @@ final readonly class CropNames
     public function meant(string $text): array
     {
         $plain = self::plain($text);
-        if ('' === $plain) {
+        if ('' === $plain || mb_strlen($plain) > Limits::CELL) {
             return [];
         }
         $exact = $part = [];
