@@ -76,6 +76,7 @@ final class BedEditController extends Page
             $this->choose($visit->gardenId, $garden, $rules);
             $record = $this->entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $found->name]);
             null === $record ? null : $this->entities->remove($record);
+            $this->dropProposal($visit->gardenId);
         });
 
         return $this->kept($visit, $words.'.', $this->generateUrl('beds', ['garden' => $visit->gardenId]));
@@ -123,9 +124,8 @@ final class BedEditController extends Page
             $record->rename($is->name);
             $rules = $garden->settings->rules->renamingBed($was->name, $is->name, \in_array($was->name, $garden->blocks, true));
             $this->choose($gardenId, $garden, $rules);
-            // A proposal names its beds: it is drawn up anew.
-            $this->connection->delete('proposal', ['garden_id' => $gardenId]);
         }
+        $this->dropProposal($gardenId);
         if ($is->block !== $was->block) {
             $block = $this->entities->getRepository(BlockRecord::class)->findOneBy(['gardenId' => $gardenId, 'name' => $is->block]);
             if (null === $block) {
@@ -134,6 +134,12 @@ final class BedEditController extends Page
             }
             $record->walkTo($block->id, \count($garden->beds));
         }
+    }
+
+    /** A proposal stands on the beds as they were: it is drawn up anew. */
+    private function dropProposal(string $gardenId): void
+    {
+        $this->connection->delete('proposal', ['garden_id' => $gardenId]);
     }
 
     private function choose(string $gardenId, Garden $garden, PlanRules $rules): void

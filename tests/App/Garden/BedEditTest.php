@@ -37,6 +37,7 @@ final class BedEditTest extends AppCase
 
     public function testLengthWidthPlaceAndBlock(): void
     {
+        $this->post($this->path('/plan'), []);
         $this->post($this->path('/bed/A2/edit'), ['name' => 'A2', 'block' => 'North', 'length' => '30 m', 'width' => '4 ft',
             'path' => '50 cm',
             'place' => 'tunnel']);
@@ -45,6 +46,7 @@ final class BedEditTest extends AppCase
         self::assertSame(['North', 30_000_000, 1_219_200, 500_000, 'tunnel'], [$bed->block, $bed->length->micrometres,
             $bed->width->micrometres, $bed->path->micrometres, $bed->place->value]);
         self::assertContains('North', $this->snapshot()->blocks);
+        self::assertSame(0, $this->service(Connection::class)->fetchOne('SELECT COUNT(*) FROM proposal'), 'drawn up on the bed as it was');
         $this->browser->followRedirect();
         $this->browser->submitForm('Undo');
         self::assertResponseRedirects($this->path('/bed/A2'), message: 'where one was');
