@@ -13,6 +13,9 @@ window.addEventListener('beforeunload', (event) => {
   if (typed) event.preventDefault();
 });
 
+// A garden begins in the time zone it is begun in.
+for (const field of document.querySelectorAll('[data-time-zone]')) field.value = Intl.DateTimeFormat().resolvedOptions().timeZone ?? '';
+
 // A menu closes when one looks elsewhere, or with Escape; a slash goes to the find box.
 document.addEventListener('click', (event) => {
   for (const menu of document.querySelectorAll('[data-menu][open]')) if (!menu.contains(event.target)) menu.open = false;

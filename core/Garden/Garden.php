@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Garden;
 
 use JollyFurrow\Book\OwnValue;
+use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Crop\Spacing;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
@@ -43,6 +44,7 @@ final readonly class Garden
      * @param list<Protection>   $protections
      * @param list<OwnValue>     $own         values of crops that are the garden's own
      * @param list<Recipe>       $recipes     of the garden's own
+     * @param Practice|null      $practice    null: a real garden
      */
     public function __construct(
         public string $name,
@@ -61,6 +63,7 @@ final readonly class Garden
         public array $protections = [],
         public array $own = [],
         public array $recipes = [],
+        public ?Practice $practice = null,
     ) {
         $this->climate = $climate ?? PlaceClimate::guessed($place->latitude, $place->altitude);
         $this->plantings = $plantings instanceof Plantings ? $plantings : Plantings::of($plantings);
@@ -70,6 +73,28 @@ final readonly class Garden
     public function with(iterable $plantings, ?Day $today = null): self
     {
         return $this->but(plantings: $plantings, today: $today);
+    }
+
+    /**
+     * The same garden with notes more.
+     *
+     * @param list<FieldNote> $notes
+     */
+    public function noting(array $notes): self
+    {
+        return $this->but(notes: [...$this->notes, ...$notes]);
+    }
+
+    /** The same garden to practise in, under another name. */
+    public function practised(Practice $practice, string $name): self
+    {
+        return $this->but(practice: $practice, name: $name);
+    }
+
+    /** The same garden on another day, with what was measured up to it. */
+    public function on(Day $day, DailyRecord $measured): self
+    {
+        return $this->but(today: $day, climate: $this->climate->measuring($measured));
     }
 
     /** The same garden with other settings. */
@@ -171,15 +196,18 @@ final readonly class Garden
      * @param list<Bed>|null          $beds
      * @param list<Promise>|null      $promises
      * @param list<Protection>|null   $protections
+     * @param list<FieldNote>|null    $notes
      */
     private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null,
-        ?array $promises = null, ?array $protections = null): self
+        ?array $promises = null, ?array $protections = null, ?PlaceClimate $climate = null, ?Practice $practice = null,
+        ?string $name = null, ?array $notes = null): self
     {
         return new self(
-            $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
+            $name ?? $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
             $this->history,
-            $this->outlets, $this->products, $promises ?? $this->promises, $plantings ?? $this->plantings, $this->notes, $this->climate,
-            $protections ?? $this->protections, $this->own, $this->recipes,
+            $this->outlets, $this->products, $promises ?? $this->promises, $plantings ?? $this->plantings, $notes ?? $this->notes,
+            $climate ?? $this->climate,
+            $protections ?? $this->protections, $this->own, $this->recipes, $practice ?? $this->practice,
         );
     }
 }

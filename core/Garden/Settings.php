@@ -23,6 +23,7 @@ final readonly class Settings
      * @param array<string, int>      $rotation   years between crops of one family, by place type; 0: none
      * @param array<string, int>      $kit        micrometres of bed it is enough for, by Kit; not named: not counted
      * @param DateForm|null           $dateForm   null: as is usual with the units
+     * @param string                  $timeZone   by its name in the tz database; empty: the server's
      */
     public function __construct(
         public Units $units,
@@ -40,6 +41,7 @@ final readonly class Settings
         public array $kit = [],
         public PlanRules $rules = new PlanRules(),
         public ?DateForm $dateForm = null,
+        public string $timeZone = '',
     ) {
     }
 
@@ -48,7 +50,7 @@ final readonly class Settings
     {
         return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor,
             $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen,
-            $this->kit, $rules, $this->dateForm);
+            $this->kit, $rules, $this->dateForm, $this->timeZone);
     }
 
     /** How dates are written: as chosen, else as is usual with the units. */
@@ -62,7 +64,7 @@ final readonly class Settings
         return $this->rent[$place->value] ?? 0.0;
     }
 
-    public static function usual(Units $units = Units::Metric): self
+    public static function usual(Units $units = Units::Metric, string $timeZone = ''): self
     {
         return new self(
             $units,
@@ -77,6 +79,7 @@ final readonly class Settings
             Length::fromCentimetres(2),
             10.0,
             10.0,
+            timeZone: $timeZone,
         );
     }
 }

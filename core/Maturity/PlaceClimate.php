@@ -82,6 +82,13 @@ final class PlaceClimate
             $this->filledBy);
     }
 
+    /** The same climate, with readings more. */
+    public function measuring(DailyRecord $days): self
+    {
+        return new self($this->climate, $this->months, $this->record, $this->frost, $this->measured->with($days), $this->isTimedByIt,
+            $this->memory, $this->filledBy);
+    }
+
     public function knowsRain(): bool
     {
         return null === $this->months ? array_sum($this->climate->rain) > 0.0 : null !== $this->months->rain;

@@ -12,6 +12,7 @@ use App\Wording\Sayer;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Time\Day;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Response;
@@ -71,7 +72,8 @@ final readonly class GardenGate
 
     private function visit(string $gardenId, Account $account): ?Visit
     {
-        $row = $this->connection->fetchAssociative('SELECT g.name, g.units, g.currency, g.date_form, m.role FROM member m JOIN garden g ON g.id = m.garden_id WHERE m.garden_id = ? AND m.account_id = ?', [$gardenId, $account->id]);
+        $row = $this->connection->fetchAssociative('SELECT g.name, g.units, g.currency, g.date_form, m.role, p.day '
+            .'FROM member m JOIN garden g ON g.id = m.garden_id LEFT JOIN practice p ON p.garden_id = g.id WHERE m.garden_id = ? AND m.account_id = ?', [$gardenId, $account->id]);
         if (false === $row || !\is_string($row['name']) || !\is_string($row['role'])) {
             return null;
         }
@@ -80,6 +82,7 @@ final readonly class GardenGate
         $dates = DateForm::tryFrom(\is_string($row['date_form']) ? $row['date_form'] : '') ?? DateForm::usual($units);
         $this->sayer->speakFor(new Formatter($units, \is_string($row['currency']) ? $row['currency'] : '', $dates));
 
-        return new Visit($gardenId, $row['name'], $account->id, Role::from($row['role']));
+        return new Visit($gardenId, $row['name'], $account->id, Role::from($row['role']),
+            is_numeric($row['day']) ? Day::of((int) $row['day']) : null);
     }
 }

@@ -10,6 +10,7 @@ use App\File\GardenReader;
 use App\Log\ChangeLog;
 use App\Plan\DrawUp;
 use App\Rows\PlantingRecord;
+use App\Rows\PracticeRecord;
 use App\Shared\Today;
 use App\Station\SimulatedStation;
 use App\Store\ClimateKeeper;
@@ -17,11 +18,13 @@ use App\Store\GardenKeeper;
 use App\Store\PlantingKeeper;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Practice;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Time\Day;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
@@ -30,6 +33,10 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final readonly class Demo
 {
+    /** Days after the season's first that the demo opens: Tuesday 21 July. */
+    private const DAYS_IN = 141;
+    private const SEED = 47;
+
     public function __construct(
         #[Autowire('%kernel.project_dir%/demo/garden.json')]
         private string $file,
@@ -57,27 +64,36 @@ final readonly class Demo
     {
         $account = $this->accounts->open(DemoAccount::EMAIL, DemoAccount::NAME, DemoAccount::PASSWORD);
         $garden = $this->shift->toSeasonOf($this->reader->read((string) file_get_contents($this->file)), $this->today->day());
+        $opens = $this->opens($garden);
         $id = $this->keeper->begin($garden, $account->id, 'Demo garden brought in from its file');
         $plan = $this->planner->draw($garden);
         $this->drawUp->keep($id, $account->id, $garden, $plan);
         $this->log->record($id, $account->id, 'Readings of the simulated station up to yesterday', fn (): int => $this->readings->read($id,
-            $this->station->days($id, $garden->climate, $garden->today, $this->today->day()->plus(-1)), $this->station->name()));
-        $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpToToday($id,
-            $garden->with($plan->plantings())));
+            $this->station->days($id, $garden->climate, $garden->today, $opens->plus(-1)), $this->station->name()));
+        $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpTo($opens,
+            $id, $garden->with($plan->plantings())));
+        $this->log->record($id, $account->id, 'Practice begins', fn () => $this->entities->persist(new PracticeRecord($id,
+            Practice::seeded(self::SEED), $opens, $this->log->nextNumber($id))));
     }
 
-    private function workUpToToday(string $gardenId, Garden $garden): void
+    /** Where the practice begins: on a day of high summer, whatever the calendar says, or on the pinned day. */
+    private function opens(Garden $garden): Day
     {
-        $overdue = $this->overdue($garden);
+        return $this->today->pinned() ?? $garden->today->plus(self::DAYS_IN);
+    }
+
+    private function workUpTo(Day $today, string $gardenId, Garden $garden): void
+    {
+        $overdue = $this->overdue($today, $garden);
         foreach ($garden->plantings as $planting) {
-            $standing = $this->standingOn($planting);
+            $standing = $this->standingOn($today, $planting);
             if ($planting->key !== $overdue && $standing !== $planting->standing) {
                 $this->entities->getRepository(PlantingRecord::class)->findOneBy(['gardenId' => $gardenId,
                     'key' => $planting->key])?->comeTo($standing);
             }
         }
         $this->plantings->note($gardenId, array_map(static fn (Planting $p): FieldNote => new FieldNote($p->key, Happening::Begun,
-            $p->bedStart, null, null, null, '', null), $this->bedsBegun($garden)));
+            $p->bedStart, null, null, null, '', null), $this->bedsBegun($today, $garden)));
     }
 
     /**
@@ -85,9 +101,8 @@ final readonly class Demo
      *
      * @return list<Planting>
      */
-    private function bedsBegun(Garden $garden): array
+    private function bedsBegun(Day $today, Garden $garden): array
     {
-        $today = $this->today->day();
         $open = $garden->plantings->where(static fn (Planting $p): bool => $p->bedStart->isBefore($today)
             && !$p->ground->isBefore($today))->all();
         usort($open, static fn (Planting $a, Planting $b): int => [$b->ground->isBefore($today->plus(2)) ? 0 : 1, $a->ground->number,
@@ -96,10 +111,8 @@ final readonly class Demo
         return \array_slice($open, 1);
     }
 
-    private function standingOn(Planting $planting): Standing
+    private function standingOn(Day $today, Planting $planting): Standing
     {
-        $today = $this->today->day();
-
         return match (true) {
             $planting->clear->isBefore($today) => Standing::Cleared,
             $planting->ground->isBefore($today) => Standing::Growing,
@@ -109,10 +122,10 @@ final readonly class Demo
     }
 
     /** The sowing that should have gone into its bed last and has not. */
-    private function overdue(Garden $garden): ?string
+    private function overdue(Day $today, Garden $garden): ?string
     {
         $due = array_filter($garden->plantings->all(), fn (Planting $p): bool => Standing::Planned === $p->standing
-            && Standing::Growing === $this->standingOn($p) && $p->sow->equals($p->ground));
+            && Standing::Growing === $this->standingOn($today, $p) && $p->sow->equals($p->ground));
         usort($due, static fn (Planting $a, Planting $b): int => [$b->ground->number, $a->key] <=> [$a->ground->number, $b->key]);
 
         return [] === $due ? null : $due[0]->key;

@@ -26,6 +26,7 @@ use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\PlanRules;
+use JollyFurrow\Garden\Practice;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\BedName;
@@ -122,7 +123,8 @@ final readonly class GardenReader
         $protections = ProtectionReader::protections($root, $beds, $plantings);
 
         return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history,
-            array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes);
+            array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes,
+            $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null);
     }
 
     /** @return list<Recipe> by key */
@@ -217,7 +219,18 @@ final readonly class GardenReader
             $node->has('kit_mm') ? self::kit($node->object('kit_mm')) : [],
             $node->has('plan_rules') ? PlanRulesFile::read($node->object('plan_rules'), $recipes, $beds, $blocks) : new PlanRules(),
             $node->has('date_form') ? $node->choice('date_form', DateForm::class) : null,
+            self::timeZone($node),
         );
+    }
+
+    private static function timeZone(Node $node): string
+    {
+        $zone = $node->has('time_zone') ? $node->text('time_zone', 64) : '';
+        if ('' !== $zone && !\in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
+            $node->fault('time_zone', 'must be a time zone by its name, for example "Europe/Lisbon".');
+        }
+
+        return $zone;
     }
 
     /** @return array<string, int> */

@@ -40,6 +40,7 @@ final class GardenWriter
             'version' => GardenReader::VERSION,
             'name' => $garden->name,
             'today' => $garden->today->iso(),
+            ...(null === $garden->practice ? [] : ['practice' => ['seed' => $garden->practice->seed]]),
             'place' => [
                 'name' => $garden->place->name,
                 'latitude' => $garden->place->latitude,
@@ -81,6 +82,7 @@ final class GardenWriter
             'units' => $s->units->value,
             'currency' => $s->currency,
             ...(null === $s->dateForm ? [] : ['date_form' => $s->dateForm->value]),
+            ...('' === $s->timeZone ? [] : ['time_zone' => $s->timeZone]),
             'sowing_days' => array_map(static fn (Weekday $d): string => $d->name, $s->sowingDays),
             'recipe' => $s->recipe,
             'rent' => $s->rent,

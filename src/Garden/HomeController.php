@@ -58,7 +58,7 @@ final class HomeController extends Page
         if (!$form->isValid()) {
             return $this->show($request, $account, $connection, Entry::fresh(), [], $form);
         }
-        $id = $keeper->begin($typed->garden($today->day(), $months?->months), $account->id, 'Garden begun');
+        $id = $keeper->begin($typed->garden($today->day($typed->timeZone()), $months?->months), $account->id, 'Garden begun');
 
         return $this->seeOther('standing', ['garden' => $id]);
     }
@@ -105,6 +105,6 @@ final class HomeController extends Page
     /** @return list<array<string, mixed>> */
     private static function gardens(Account $account, Connection $connection): array
     {
-        return $connection->fetchAllAssociative('SELECT g.id, g.name, g.place_name, m.role, (SELECT COUNT(*) FROM bed b WHERE b.garden_id = g.id) AS beds FROM member m JOIN garden g ON g.id = m.garden_id WHERE m.account_id = ? ORDER BY g.name, g.id', [$account->id]);
+        return $connection->fetchAllAssociative('SELECT g.id, g.name, g.place_name, m.role, (SELECT COUNT(*) FROM bed b WHERE b.garden_id = g.id) AS beds, (SELECT 1 FROM practice p WHERE p.garden_id = g.id) AS practice FROM member m JOIN garden g ON g.id = m.garden_id WHERE m.account_id = ? ORDER BY g.name, g.id', [$account->id]);
     }
 }

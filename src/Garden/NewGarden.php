@@ -28,6 +28,9 @@ final class NewGarden
     /** Pasted; empty: guessed from where it lies. */
     public string $months = '';
 
+    /** Told by the browser; one nobody knows is left. */
+    public string $zone = '';
+
     public function garden(Day $today, ?MonthlyMeans $months): Garden
     {
         $latitude = $this->where->latitude ?? 0.0;
@@ -38,7 +41,13 @@ final class NewGarden
         $place = new Place($this->name, $latitude, $altitude, self::frost($climate, 'last', $latitude) ?? MonthDay::parse($last),
             self::frost($climate, 'first', $latitude) ?? MonthDay::parse($first));
 
-        return new Garden($this->name, $today, $place, Settings::usual($this->units), [], [], [], [], [], [], [], [], $climate);
+        return new Garden($this->name, $today, $place, Settings::usual($this->units, $this->timeZone()), [], [], [], [], [], [], [], [],
+            $climate);
+    }
+
+    public function timeZone(): string
+    {
+        return \in_array($this->zone, \DateTimeZone::listIdentifiers(), true) ? $this->zone : '';
     }
 
     private static function frost(PlaceClimate $climate, string $which, float $latitude): ?MonthDay

@@ -35,6 +35,7 @@ final class SettingsData
     public MonthDay $firstFrost;
     public Units $units;
     public ?DateForm $dateForm;
+    public ?string $timeZone;
     #[Assert\Regex('/^[A-Za-z]{3}$/', message: 'Write the three letters of a currency, for example EUR.')]
     public string $currency;
     /** @var array<Weekday> */
@@ -67,6 +68,7 @@ final class SettingsData
         $data->firstFrost = $garden->place->firstFrost;
         $data->units = $s->units;
         $data->dateForm = $s->dateForm;
+        $data->timeZone = $s->timeZone;
         $data->currency = $s->currency;
         $data->sowingDays = $s->sowingDays;
         $data->recipe = $s->recipe;
@@ -110,6 +112,7 @@ final class SettingsData
             array_map(static fn (Length $length): int => $length->micrometres, array_filter($this->kit)),
             $before->rules,
             $this->dateForm,
+            $this->timeZone ?? '',
         );
     }
 }

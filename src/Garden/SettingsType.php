@@ -47,6 +47,9 @@ final class SettingsType extends AbstractType
             ->add('units', CaseType::class, ['label' => 'Units', 'class' => Units::class])
             ->add('date_form', CaseType::class, ['label' => 'Dates', 'class' => DateForm::class, 'choices' => [DateForm::DayFirst,
                 DateForm::MonthFirst], 'placeholder' => 'by the units', 'required' => false, 'property_path' => 'dateForm'])
+            ->add('time_zone', ChoiceType::class, ['label' => 'Time zone', 'choices' => array_combine(\DateTimeZone::listIdentifiers(),
+                \DateTimeZone::listIdentifiers()), 'placeholder' => 'the server\'s', 'required' => false, 'property_path' => 'timeZone',
+                'invalid_message' => 'Please choose one of the list.'])
             ->add('currency', TextType::class, ['label' => 'Currency', 'empty_data' => ''])
             ->add('sowing_days', CaseType::class, ['label' => 'Sowing days', 'class' => Weekday::class, 'multiple' => true,
                 'expanded' => true, 'property_path' => 'sowingDays'])

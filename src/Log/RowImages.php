@@ -11,7 +11,7 @@ final readonly class RowImages
 {
     /** Tables whose rows are logged. */
     private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
-        'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection'];
+        'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice'];
 
     public function __construct(private Connection $connection)
     {

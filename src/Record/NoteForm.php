@@ -9,9 +9,7 @@ use App\Shared\Entry;
 use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Hand\ByHand;
-use JollyFurrow\Hand\FieldWork;
-use JollyFurrow\Hand\MakeWay;
+use JollyFurrow\Hand\Noted;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Units;
@@ -26,13 +24,8 @@ final readonly class NoteForm
     /** Rough shares, in words. */
     public const SHARES = ['1' => 'all', '0.75' => 'three quarters', '0.5' => 'half', '0.25' => 'a quarter', '0' => 'nothing'];
 
-    private FieldWork $work;
-    private MakeWay $way;
-
-    public function __construct(private CropBook $book, RecipeBook $recipes, private Sayer $sayer)
+    public function __construct(private CropBook $book, private RecipeBook $recipes, private Sayer $sayer)
     {
-        $this->work = new FieldWork($book, new ByHand($book, $recipes));
-        $this->way = new MakeWay($book, $recipes);
     }
 
     public function read(Entry $entry, Garden $garden, Planting $planting): ?FieldNote
@@ -58,16 +51,14 @@ final readonly class NoteForm
 
     public function replacement(Entry $entry, Garden $garden, Planting $planting, FieldNote $note): Replacement
     {
-        $after = $this->work->after($garden, $planting, $note, $entry->raw('bed'), 'dropped' !== $entry->raw('rest'), $entry->raw('at'));
+        $noted = Noted::of($garden, $planting, $note, $this->book, $this->recipes, $entry->raw('bed'), 'dropped' !== $entry->raw('rest'),
+            $entry->raw('at'));
+        $words = $this->words($planting, $note, $noted->plantings).match (\count($noted->later)) {
+            0 => '', 1 => '; the planting after it comes later',
+            default => \sprintf('; %d plantings after it come later', \count($noted->later)),
+        };
 
-        $words = $this->words($planting, $note, $after);
-        $then = $garden->with([...$garden->plantings->without($planting->key), ...$after]);
-        [$after[0], $later] = $this->way->for($then, $after[0]);
-        $old = $garden->plantings->where(static fn (Planting $p): bool => isset($later[$p->key]))->all();
-
-        return new Replacement([$planting, ...$old], [...$after, ...array_values($later)], $words.match (\count($later)) {
-            0 => '', 1 => '; the planting after it comes later', default => \sprintf('; %d plantings after it come later', \count($later)),
-        }, [$note]);
+        return new Replacement($noted->before($garden, $planting), $noted->after(), $words, [$note]);
     }
 
     /** @param non-empty-list<Planting> $after */

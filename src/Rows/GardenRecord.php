@@ -61,6 +61,8 @@ class GardenRecord extends GardenRow
     /** Empty: as is usual with the units. */
     #[ORM\Column(length: 12)]
     private string $dateForm;
+    #[ORM\Column(length: 64)]
+    private string $timeZone;
 
     public function __construct(
         string $gardenId,
@@ -110,5 +112,6 @@ class GardenRecord extends GardenRow
         $this->kit = $settings->kit;
         $this->planRules = PlanRulesFile::values($settings->rules);
         $this->dateForm = $settings->dateForm->value ?? '';
+        $this->timeZone = $settings->timeZone;
     }
 }

@@ -16,6 +16,7 @@ use App\Rows\OwnRecipeRecord;
 use App\Rows\OwnValueRecord;
 use App\Rows\PartRecord;
 use App\Rows\PastCropRecord;
+use App\Rows\PracticeRecord;
 use App\Rows\ProductRecord;
 use App\Rows\PromiseRecord;
 use App\Rows\ProtectionRecord;
@@ -54,6 +55,7 @@ final readonly class GardenKeeper
             foreach ($garden->own as $value) {
                 $this->kept(new OwnValueRecord($id, $value));
             }
+            null === $garden->practice ?: $this->kept(new PracticeRecord($id, $garden->practice, $garden->today, 1));
             $this->links->revokePasswordLinks($ownerId);
             $this->log->note($id, $ownerId, $words);
         });

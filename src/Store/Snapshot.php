@@ -22,6 +22,7 @@ use JollyFurrow\Climate\Nearness;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\Practice;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
@@ -61,17 +62,22 @@ final readonly class Snapshot
     /** @param bool $whole with the record the climate was made of, and all readings: for a file */
     public function of(string $gardenId, bool $whole = false): Garden
     {
-        $garden = $this->rows('SELECT * FROM garden WHERE garden_id = ?', $gardenId)[0]
+        $garden = $this->rows('SELECT g.*, p.day AS practice_day, p.seed FROM garden g '
+            .'LEFT JOIN practice p ON p.garden_id = g.garden_id WHERE g.garden_id = ?', $gardenId)[0]
             ?? throw new \OutOfBoundsException('There is no such garden.');
         $blocks = array_map(static fn (Row $r): string => $r->text('name'),
             $this->rows('SELECT name FROM block WHERE garden_id = ? ORDER BY position, name', $gardenId));
         $place = new Place($garden->text('place_name'), $garden->float('latitude'), $garden->int('altitude'),
             MonthDay::parse($garden->text('last_frost')), MonthDay::parse($garden->text('first_frost')));
 
-        return new Garden($garden->text('name'), $this->today->day(), $place, self::settings($garden), $blocks, $this->beds($gardenId),
+        $today = null === $garden->optionalInt('practice_day') ? $this->today->day($garden->text('time_zone'))
+            : $garden->day('practice_day');
+        $practice = null === $garden->optionalInt('seed') ? null : Practice::seeded($garden->int('seed'));
+
+        return new Garden($garden->text('name'), $today, $place, self::settings($garden), $blocks, $this->beds($gardenId),
             $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId),
-            $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $whole), $this->protections($gardenId),
-            OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId));
+            $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $today, $whole), $this->protections($gardenId),
+            OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId), $practice);
     }
 
     /** The planting of that id as the garden has it; null: there is none. */
@@ -93,11 +99,11 @@ final readonly class Snapshot
         return $ids;
     }
 
-    private function climate(string $gardenId, bool $whole): ?PlaceClimate
+    private function climate(string $gardenId, Day $today, bool $whole): ?PlaceClimate
     {
         $row = $this->rows('SELECT timed, months, normals, frost'.($whole ? ', record'
             : ', NULL AS record').' FROM climate WHERE garden_id = ?', $gardenId)[0] ?? null;
-        $since = $whole ? 0 : $this->today->day()->number - self::READINGS_BACK;
+        $since = $whole ? 0 : $today->number - self::READINGS_BACK;
         $days = array_map(static fn (Row $r): array => [$r->int('day'), $r->float('min'), $r->float('max'), $r->optionalFloat('rain')],
             $this->rows('SELECT day, min, max, rain FROM reading WHERE garden_id = ? AND day >= '.$since.' ORDER BY day', $gardenId));
         if (null === $row) {
@@ -132,7 +138,7 @@ final readonly class Snapshot
             $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation,
             Length::fromMicrometres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'),
             array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules',
-                new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')));
+                new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')), $row->text('time_zone'));
     }
 
     /** @return list<Bed> */

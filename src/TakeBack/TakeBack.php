@@ -51,11 +51,50 @@ final readonly class TakeBack
             $this->entities->persist(new Change($change->gardenId, $number, $accountId, $this->today->now()->getTimestamp(),
                 'Taken back: '.mb_substr($change->words, 0, 380), $swapped, $change->number));
             $change->takenBackBy($number);
-            if (null !== $change->takesBack) {
-                $this->changes()->findOneBy(['gardenId' => $change->gardenId, 'number' => $change->takesBack])?->takenBackBy(null);
+            foreach ($this->changes()->findBy(['gardenId' => $change->gardenId, 'takenBackBy' => $change->number]) as $again) {
+                $again->takenBackBy(null);
             }
         });
         $this->entities->clear();
+    }
+
+    /**
+     * Everything that holds and came after a change, as one change of its own, which may be taken back in its turn.
+     *
+     * @return int how many were taken back
+     *
+     * @throws MovedOn
+     */
+    public function takeBackSince(string $gardenId, int $number, string $accountId, string $words): int
+    {
+        $count = $this->entities->wrapInTransaction(function () use ($gardenId, $number, $accountId, $words): int {
+            $later = array_reverse($this->holdingAfter($gardenId, $number));
+            if ([] === $later) {
+                return 0;
+            }
+            $swapped = [];
+            foreach ($later as $change) {
+                foreach ($change->images as $image) {
+                    $now = $this->images->of($image);
+                    if (!RowImages::same($now, $image['after'])) {
+                        throw MovedOn::rows($change->number, 1);
+                    }
+                    $this->images->restore($image['table'], $image['id'], $now, $image['before']);
+                    $row = $image['table'].'/'.$image['id'];
+                    $swapped[$row] = [...($swapped[$row] ?? ['table' => $image['table'], 'id' => $image['id'], 'before' => $now]),
+                        'after' => $this->images->of($image)];
+                }
+            }
+            $over = $this->log->nextNumber($gardenId);
+            $this->entities->persist(new Change($gardenId, $over, $accountId, $this->today->now()->getTimestamp(), $words,
+                array_values($swapped), $later[\count($later) - 1]->number));
+            array_map(static fn (Change $change) => $change->takenBackBy($over), $later);
+
+            return \count($later);
+        });
+        $this->entities->clear();
+
+        return $count;
     }
 
     /** Own crop values make a book, and every crop that is planted or sold is in it. */
@@ -111,18 +150,24 @@ final readonly class TakeBack
      */
     public function inTheWay(Change $change): array
     {
-        $later = $this->changes()->createQueryBuilder('c')->where('c.gardenId = :garden AND c.number > :number AND c.takenBackBy IS NULL AND c.takesBack IS NULL')
-            ->setParameter('garden', $change->gardenId)->setParameter('number',
-                $change->number)->orderBy('c.number')->getQuery()->getResult();
         $touched = [$change];
         $found = [];
-        foreach (\is_array($later) ? $later : [] as $other) {
-            if ($other instanceof Change && [] !== array_filter($touched, static fn (Change $c): bool => self::standsOn($other, $c))) {
+        foreach ($this->holdingAfter($change->gardenId, $change->number) as $other) {
+            if ([] !== array_filter($touched, static fn (Change $c): bool => self::standsOn($other, $c))) {
                 $touched[] = $found[] = $other;
             }
         }
 
         return $found;
+    }
+
+    /** @return list<Change> the earliest first */
+    private function holdingAfter(string $gardenId, int $number): array
+    {
+        $later = $this->changes()->createQueryBuilder('c')->where('c.gardenId = :garden AND c.number > :number AND c.takenBackBy IS NULL AND c.takesBack IS NULL')
+            ->setParameter('garden', $gardenId)->setParameter('number', $number)->orderBy('c.number')->getQuery()->getResult();
+
+        return \is_array($later) ? array_values(array_filter($later, static fn (mixed $c): bool => $c instanceof Change)) : [];
     }
 
     private static function standsOn(Change $later, Change $earlier): bool

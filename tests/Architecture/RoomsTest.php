@@ -14,12 +14,12 @@ final class RoomsTest extends TestCase
         'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Promise',
             'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Garden',
         'Season', 'Need', 'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder',
-            'Work', 'Paste', 'Check',
+            'Work', 'Practice', 'Paste', 'Check',
     ];
     private const SRC = [
         'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store', 'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Work',
-            'TakeBack', 'Find', 'Demo',
+            'TakeBack', 'Practice', 'Find', 'Demo',
     ];
     /** A room of more files than this wants dividing. */
     private const MOST_FILES = 22;

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice;
+
+use App\Change\PlantingChanges;
+use App\Log\ChangeLog;
+use App\Rows\PracticeRecord;
+use App\Shared\Visit;
+use App\Station\SimulatedStation;
+use App\Store\ClimateKeeper;
+use App\Store\PlantingKeeper;
+use App\Store\Snapshot;
+use App\Wording\Sayer;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Practice\Crew;
+use JollyFurrow\Recipe\RecipeBook;
+
+/** Moves a practice garden on by days: each is worked by the crew, and its weather measured. A step is one change, undone whole. */
+final readonly class PracticeStep
+{
+    public function __construct(private Snapshot $snapshot, private ChangeLog $log, private EntityManagerInterface $entities,
+        private PlantingKeeper $plantings, private ClimateKeeper $readings, private SimulatedStation $station,
+        private Connection $connection, private CropBook $book, private RecipeBook $recipes, private Sayer $sayer)
+    {
+    }
+
+    /**
+     * @param positive-int $days
+     *
+     * @return string what was done, in words; empty: it is no practice garden
+     */
+    public function on(Visit $visit, int $days): string
+    {
+        $words = '';
+        $this->log->record($visit->gardenId, $visit->accountId, static function () use (&$words): string {
+            return $words;
+        }, function () use ($visit, $days, &$words): void {
+            $record = $this->entities->getRepository(PracticeRecord::class)->findOneBy(['gardenId' => $visit->gardenId]);
+            if (null === $record) {
+                return;
+            }
+            $morning = $garden = $this->snapshot->of($visit->gardenId);
+            for ($day = 0; $day < $days; ++$day) {
+                $garden = $this->day($visit->gardenId, $garden);
+            }
+            $record->comeTo($garden->today);
+            $words = $this->keep($visit->gardenId, $morning, $garden);
+        });
+
+        return $words;
+    }
+
+    private function day(string $gardenId, Garden $garden): Garden
+    {
+        $worked = (new Crew($this->book, $this->recipes))->day($garden)->garden;
+
+        return $worked->on($garden->today->plus(1), $this->weatherOf($gardenId, $garden));
+    }
+
+    /** What is measured already is left. */
+    private function weatherOf(string $gardenId, Garden $garden): DailyRecord
+    {
+        return isset($garden->climate->measured->min[$garden->today->number]) ? DailyRecord::fromRows([])
+            : $this->station->days($gardenId, $garden->climate, $garden->today, $garden->today);
+    }
+
+    private function keep(string $gardenId, Garden $morning, Garden $garden): string
+    {
+        $this->plantings->replace($gardenId, $morning->plantings->all(), $garden->plantings->all(),
+            PlantingChanges::beds($this->connection, $gardenId));
+        $notes = \array_slice($garden->notes, \count($morning->notes));
+        $this->plantings->note($gardenId, $notes);
+        $this->readings->read($gardenId, $garden->climate->measured->since($morning->today->number), $this->station->name());
+        $done = \count($notes);
+
+        return \sprintf('Practice: from %s to %s, %s', $this->sayer->shortDay($morning->today), $this->sayer->shortDay($garden->today),
+            match ($done) {
+                0 => 'nothing was due', 1 => '1 job done', default => $done.' jobs done'
+            });
+    }
+}
