@@ -15,12 +15,14 @@ use PHPUnit\Framework\TestCase;
 /**
  * When fifteen crops go into the open ground and are harvested at eight places: the months growers there name (common
  * practice, no source). A month of sowing counts when half its days give a usual harvest, one of harvest when ten of its
- * days are covered; a cell is right where both sets are at most one month off.
+ * days are covered. A cell is within a month where no month of either set is more than one away from the other; counted
+ * more strictly, where each set is wrong by at most one month in all.
  */
 final class AcceptanceTest extends TestCase
 {
     /** Of 120. docs/timing.md names those that are not right, and why. */
-    private const LEAST = 102;
+    private const WITHIN_A_MONTH = 113;
+    private const WRONG_BY_ONE = 102;
     private const YEAR = 365;
     /** Varieties tried together, then those tried where the first give nothing. */
     private const CROPS = [
@@ -44,19 +46,20 @@ final class AcceptanceTest extends TestCase
     public function testTheMonthsGrowersName(): void
     {
         $timings = [];
-        $off = [];
+        $off = $strictly = [];
         $cells = self::cells();
         foreach ($cells as [$crop, $place, $sown, $harvested, $cover]) {
             $timings[$place] ??= EightPlaces::timing($place);
             [$sows, $harvests] = self::months($timings[$place], $crop, $cover);
-            if (self::apart($sows, $sown) > 1 || self::apart($harvests, $harvested) > 1) {
-                $off[] = \sprintf('%s at %s: %s > %s, not %s > %s', $crop, $place, implode(' ', $sows), implode(' ', $harvests),
-                    implode(' ', $sown), implode(' ', $harvested));
-            }
+            $said = \sprintf('%s at %s: %s > %s, not %s > %s', $crop, $place, implode(' ', $sows), implode(' ', $harvests),
+                implode(' ', $sown), implode(' ', $harvested));
+            $off = max(self::furthest($sows, $sown), self::furthest($harvests, $harvested)) > 1 ? [...$off, $said] : $off;
+            $strictly = max(self::apart($sows, $sown), self::apart($harvests, $harvested)) > 1 ? [...$strictly, $said] : $strictly;
         }
 
         self::assertCount(120, $cells);
-        self::assertGreaterThanOrEqual(self::LEAST, 120 - \count($off), implode("\n", $off));
+        self::assertGreaterThanOrEqual(self::WITHIN_A_MONTH, 120 - \count($off), implode("\n", $off));
+        self::assertGreaterThanOrEqual(self::WRONG_BY_ONE, 120 - \count($strictly), implode("\n", $strictly));
     }
 
     /** @return array{list<int>, list<int>} months it is put into the ground, and harvested */
@@ -133,6 +136,19 @@ final class AcceptanceTest extends TestCase
         }
 
         return $spelled;
+    }
+
+    /**
+     * @param list<int> $one
+     * @param list<int> $other
+     */
+    private static function furthest(array $one, array $other): int
+    {
+        $away = static fn (int $month, array $months): int => min([12, ...array_map(
+            static fn (int $m): int => min(($m - $month + 12) % 12, ($month - $m + 12) % 12), $months)]);
+
+        return max([0, ...array_map(static fn (int $m): int => $away($m, $other), $one),
+            ...array_map(static fn (int $m): int => $away($m, $one), $other)]);
     }
 
     /**
