@@ -53,7 +53,7 @@ function bench_garden(CropBook $book, int $seed, int $crops, int $beds, float $d
         $weeks = $chance->getInt(8, 18);
         foreach ($outlets as $outlet) {
             for ($day = $first; $day->since($first) < 7 * $weeks; $day = $day->plus(1)) {
-                if ($day->weekday() === $outlet->weekday) {
+                if ($outlet->days->isOpenOn($day)) {
                     $promises[] = new Promise($outlet->key, $crop->key, $day, max(1.0, round($demand * $crop->produce->perMetre * $chance->getInt(80, 120) / 100)));
                 }
             }

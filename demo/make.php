@@ -160,7 +160,7 @@ foreach ($rows as [$key, $name, $unit, $price, $parts, $quantities, $first, $las
     $to = MonthDay::parse($last)->in(MonthDay::parse($last)->order() < MonthDay::parse($first)->order() ? 2027 : 2026);
     foreach ($quantities as $outlet => $most) {
         for ($day = $from; $day->number <= $to->number; $day = $day->plus(1)) {
-            if ($day->weekday() !== $byKey[$outlet]->weekday) {
+            if (!$byKey[$outlet]->days->isOpenOn($day)) {
                 continue;
             }
             $atEdge = min($day->since($from), $to->since($day)) < 14 ? 0.7 : 1.0;

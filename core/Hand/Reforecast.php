@@ -110,7 +110,7 @@ final readonly class Reforecast
     private static function firstMarketDay(Garden $garden, Day $ready): int
     {
         for ($n = 0; $n < self::WEEK; ++$n) {
-            if ([] !== array_filter($garden->outlets, static fn (Outlet $o): bool => $o->weekday === $ready->plus($n)->weekday())) {
+            if ([] !== array_filter($garden->outlets, static fn (Outlet $o): bool => $o->days->isOpenOn($ready->plus($n)))) {
                 return $ready->number + $n;
             }
         }

@@ -7,9 +7,11 @@ namespace JollyFurrow\Promise;
 use JollyFurrow\Crop\Produce;
 use JollyFurrow\Time\Weekday;
 
-/** Who is promised vegetables, on which day of the week, and how fresh they must be. */
+/** Who is promised vegetables, on which days of the week, and how fresh they must be. */
 final readonly class Outlet
 {
+    public MarketDays $days;
+
     /**
      * @param int      $priority       1 is served first when there is not enough
      * @param int      $pickWindowDays picking for a market day opens so many days before it
@@ -18,11 +20,12 @@ final readonly class Outlet
     public function __construct(
         public string $key,
         public string $name,
-        public Weekday $weekday,
+        MarketDays|Weekday $days,
         public int $priority,
         public int $pickWindowDays,
         public ?int $pickToSaleDays,
     ) {
+        $this->days = $days instanceof Weekday ? MarketDays::every($days) : $days;
     }
 
     /** How many days old produce may be on this outlet's market day. */

@@ -13,30 +13,28 @@ final class PromisePattern
     private const YEAR = 364;
 
     /**
-     * Every so many weeks on the outlet's day, from the first such day on.
+     * Every so many weeks on the outlet's days, from the week of the first such day on; none while it is closed.
      *
      * @return list<Day>
      */
     public static function days(Outlet $outlet, Day $from, Day $until, int $weeks): array
     {
-        $days = [];
-        $first = $from->week()->monday()->plus($outlet->weekday->value - 1);
-        for ($day = $first->isBefore($from) ? $first->plus(7) : $first; !$until->isBefore($day); $day = $day->plus(7 * max(1, $weeks))) {
-            $days[] = $day;
-        }
+        $regular = MarketDays::every(...$outlet->days->weekdays)->between($from, $until);
+        $first = ($regular[0] ?? $from)->week()->monday();
 
-        return $days;
+        return array_values(array_filter($outlet->days->between($from, $until),
+            static fn (Day $day): bool => 0 === intdiv($day->since($first), 7) % max(1, $weeks)));
     }
 
     /**
-     * A year before, times a share, for market days on which nothing of the product is promised to the outlet yet.
+     * A year before, times a share, for market days it is open on and nothing of the product is promised to the outlet yet.
      *
      * @param list<Promise> $promises
      * @param float         $share    1.1: a tenth more
      *
      * @return list<Promise> in whole units; in halves where less than ten, not whole, were promised
      */
-    public static function aboutAsTheYearBefore(array $promises, string $outlet, Day $from, Day $until, float $share): array
+    public static function aboutAsTheYearBefore(array $promises, Outlet $outlet, Day $from, Day $until, float $share): array
     {
         $there = [];
         foreach ($promises as $promise) {
@@ -45,7 +43,7 @@ final class PromisePattern
         $new = [];
         foreach ($promises as $promise) {
             $day = $promise->day->plus(self::YEAR);
-            if ($promise->outlet !== $outlet || $day->isBefore($from) || $until->isBefore($day)
+            if ($promise->outlet !== $outlet->key || !$outlet->days->isOpenOn($day) || $day->isBefore($from) || $until->isBefore($day)
                 || isset($there[$promise->outlet.'/'.$promise->product.'/'.$day->number])) {
                 continue;
             }

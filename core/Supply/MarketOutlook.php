@@ -64,10 +64,10 @@ final readonly class MarketOutlook
         return $days;
     }
 
-    /** @return list<Outlet> that sell on that day of the week */
+    /** @return list<Outlet> that sell on that day */
     private static function outlets(Garden $garden, Day $day): array
     {
-        return array_values(array_filter($garden->outlets, static fn (Outlet $o): bool => $o->weekday === $day->weekday()));
+        return array_values(array_filter($garden->outlets, static fn (Outlet $o): bool => $o->days->isOpenOn($day)));
     }
 
     /** How old produce may be on that market day, for the outlet that takes it oldest. */

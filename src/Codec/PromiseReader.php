@@ -7,10 +7,12 @@ namespace App\Codec;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Measure\Money;
+use JollyFurrow\Promise\MarketDays;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Time\Period;
 use JollyFurrow\Time\Weekday;
 
 /** Outlets, products and promises of a garden file. */
@@ -29,11 +31,28 @@ final readonly class PromiseReader
             if (isset($outlets[$key])) {
                 $node->fault('key', 'stands twice; every outlet needs a key of its own.');
             }
-            $outlets[$key] = new Outlet($key, $node->text('name'), $node->choice('weekday', Weekday::class), $node->int('priority', 1,
+            $outlets[$key] = new Outlet($key, $node->text('name'), self::marketDays($node), $node->int('priority', 1,
                 99), $node->int('pick_window_days', 0, 30), $node->optionalInt('pick_to_sale_days', 0, 30));
         }
 
         return $outlets;
+    }
+
+    private static function marketDays(Node $node): MarketDays
+    {
+        $weekdays = array_map(static fn (mixed $n): ?Weekday => \is_int($n) ? Weekday::tryFrom($n) : null,
+            $node->has('weekdays') ? $node->list('weekdays', 7) : []);
+        if (\in_array(null, $weekdays, true)) {
+            $node->fault('weekdays', 'must be days of the week as numbers, from 1 for Monday to 7 for Sunday.');
+        }
+        $weekdays = array_values(array_filter($weekdays));
+        $closed = [];
+        foreach ($node->has('closed') ? $node->objects('closed', 200) : [] as $time) {
+            [$from, $to] = [$time->day('from'), $time->day('to')];
+            $to->isBefore($from) ? $time->fault('to', 'lies before the first day it is closed.') : $closed[] = Period::fromFirstToLast($from, $to);
+        }
+
+        return ([] === $weekdays ? MarketDays::every($node->choice('weekday', Weekday::class)) : MarketDays::every(...$weekdays))->butNot($closed);
     }
 
     /** @return array<string, Product> */

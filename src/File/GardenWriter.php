@@ -16,11 +16,13 @@ use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Promise\MarketDays;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Time\Period;
 use JollyFurrow\Time\Weekday;
 
 /** Writes a garden file: the reader's inverse. */
@@ -58,7 +60,7 @@ final class GardenWriter
             'history' => array_map(static fn (PastCrop $p): array => [...PlantingCodec::stretch($p->stretch), 'crop' => $p->crop,
                 'cleared' => $p->cleared->iso()], $garden->history),
             'outlets' => array_map(static fn (Outlet $o): array => ['key' => $o->key, 'name' => $o->name,
-                'weekday' => $o->weekday->value, 'priority' => $o->priority, 'pick_window_days' => $o->pickWindowDays,
+                ...self::marketDays($o->days), 'priority' => $o->priority, 'pick_window_days' => $o->pickWindowDays,
                 'pick_to_sale_days' => $o->pickToSaleDays], $garden->outlets),
             'products' => array_map(static fn (Product $p): array => ['key' => $p->key, 'name' => $p->name, 'unit' => $p->unit,
                 'price_cents' => $p->price->cents, 'parts' => array_map(static fn (Part $part): array => ['item' => $part->item,
@@ -96,6 +98,16 @@ final class GardenWriter
             ...([] === $s->kit ? [] : ['kit_mm' => array_map(Millimetres::of(...), $s->kit)]),
             ...([] === PlanRulesFile::values($s->rules) ? [] : ['plan_rules' => PlanRulesFile::values($s->rules)]),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function marketDays(MarketDays $days): array
+    {
+        $weekdays = array_map(static fn (Weekday $day): int => $day->value, $days->weekdays);
+
+        return [...(1 === \count($weekdays) ? ['weekday' => $weekdays[0]] : ['weekdays' => $weekdays]),
+            ...([] === $days->closed ? [] : ['closed' => array_map(static fn (Period $p): array => ['from' => $p->start->iso(),
+                'to' => $p->last()->iso()], $days->closed)])];
     }
 
     /** @return array<string, mixed> */

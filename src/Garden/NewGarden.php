@@ -29,7 +29,7 @@ final class NewGarden
     public string $months = '';
 
     /** Told by the browser; one nobody knows is left. */
-    public string $zone = '';
+    public ?string $zone = null;
 
     public function garden(Day $today, ?MonthlyMeans $months): Garden
     {
@@ -47,7 +47,7 @@ final class NewGarden
 
     public function timeZone(): string
     {
-        return \in_array($this->zone, \DateTimeZone::listIdentifiers(), true) ? $this->zone : '';
+        return \in_array($this->zone, \DateTimeZone::listIdentifiers(), true) ? (string) $this->zone : '';
     }
 
     private static function frost(PlaceClimate $climate, string $which, float $latitude): ?MonthDay

@@ -110,6 +110,7 @@ final class OfferController extends Page
             'outlet' => $outlet->createView(),
             'product' => $product->createView(),
             'slots' => range(0, ProductData::PARTS - 1),
+            'times' => range(0, OutletData::slotsFor(null) - 1),
         ], 'offer', Forms::status($outlet, $product));
     }
 }

@@ -37,7 +37,8 @@ final class OfferEditController extends Page
         $garden = $this->snapshot->of($visit->gardenId);
         $one = $this->outletOf($garden, $outlet);
 
-        return $this->show($request, $visit, $garden, $one, $this->forms->fresh(OutletType::class, OutletData::of($one)));
+        return $this->show($request, $visit, $garden, $one, $this->forms->fresh(OutletType::class, OutletData::of($one),
+            ['slots' => OutletData::slotsFor($one)]));
     }
 
     #[Route('/g/{garden}/offer/outlet/{outlet}', name: 'offer_outlet_keep', methods: ['POST'])]
@@ -46,11 +47,9 @@ final class OfferEditController extends Page
         $garden = $this->snapshot->of($visit->gardenId);
         $one = $this->outletOf($garden, $outlet);
         $typed = OutletData::of($one);
-        $form = $this->forms->sent($request, OutletType::class, $typed);
-        $promised = self::promised($garden, $one);
-        if ($typed->weekday !== $one->weekday && 0 < $promised) {
-            Forms::fault($form, 'weekday', \sprintf('%s to it on a %s. Delete what is promised first, or add another outlet.',
-                1 === $promised ? '1 promise is made' : $promised.' promises are made', $this->sayer->word($one->weekday)));
+        $form = $this->forms->sent($request, OutletType::class, $typed, ['slots' => OutletData::slotsFor($one)]);
+        if ($form->isValid()) {
+            $this->keepsWhatIsPromised($form, $typed->outlet($one->key), $garden);
         }
         self::unlikeOthers($form, $typed->name, $one->key, $garden->outlets);
         if (!$form->isValid()) {
@@ -133,6 +132,17 @@ final class OfferEditController extends Page
         }
     }
 
+    /** @param FormInterface<mixed> $form */
+    private function keepsWhatIsPromised(FormInterface $form, Outlet $is, Garden $garden): void
+    {
+        $lost = array_values(array_filter($garden->promises, static fn (Promise $promise): bool => $promise->outlet === $is->key
+            && !$promise->day->isBefore($garden->today) && !$is->days->isOpenOn($promise->day)));
+        if ([] !== $lost) {
+            Forms::fault($form, 'weekdays', \sprintf('%s on a day it would not be there, the first for %s. Delete what is promised first.',
+                1 === \count($lost) ? '1 promise is made' : \count($lost).' promises are made', $this->sayer->shortDay($lost[0]->day)));
+        }
+    }
+
     private static function changed(string $what, string $was, string $is): string
     {
         return $was === $is ? \sprintf('%s changed: %s', $what, $is) : \sprintf('%s %s is called %s', $what, $was, $is);
@@ -185,7 +195,7 @@ final class OfferEditController extends Page
             'kind' => $one instanceof Outlet ? 'outlet' : 'product',
             'form' => $form->createView(),
             'promised' => self::promised($garden, $one),
-            'slots' => $one instanceof Product ? range(0, ProductData::slotsFor($one) - 1) : [],
+            'slots' => range(0, ($one instanceof Product ? ProductData::slotsFor($one) : OutletData::slotsFor($one)) - 1),
         ], 'edit', Forms::status($form));
     }
 }

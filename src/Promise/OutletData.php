@@ -4,17 +4,29 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
+use JollyFurrow\Promise\MarketDays;
 use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
 use JollyFurrow\Time\Weekday;
 use Symfony\Component\Validator\Constraints as Assert;
+use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
 /** What is typed to add an outlet, or to put one right. */
 final class OutletData
 {
+    private const TIMES = 2;
+
     #[Assert\NotBlank(message: 'Please write something here.')]
     #[Assert\Length(max: 120, maxMessage: 'At most {{ limit }} characters fit here.')]
     public string $name = '';
-    public Weekday $weekday = Weekday::Saturday;
+    /** @var array<Weekday> */
+    #[Assert\Count(min: 1, minMessage: 'Choose at least one day of the week.')]
+    public array $weekdays = [Weekday::Saturday];
+    /** @var array<int, Day|null> first days it is closed, by slot */
+    public array $closedFrom = [];
+    /** @var array<int, Day|null> the last days of the same */
+    public array $closedTo = [];
     public int $priority = 1;
     /** Days before the market day that picking opens. */
     public int $pickWindow = 3;
@@ -25,7 +37,11 @@ final class OutletData
     {
         $data = new self();
         $data->name = $outlet->name;
-        $data->weekday = $outlet->weekday;
+        $data->weekdays = $outlet->days->weekdays;
+        foreach ($outlet->days->closed as $slot => $closed) {
+            $data->closedFrom[$slot] = $closed->start;
+            $data->closedTo[$slot] = $closed->last();
+        }
         $data->priority = $outlet->priority;
         $data->pickWindow = $outlet->pickWindowDays;
         $data->pickToSale = $outlet->pickToSaleDays;
@@ -35,6 +51,39 @@ final class OutletData
 
     public function outlet(string $key): Outlet
     {
-        return new Outlet($key, $this->name, $this->weekday, $this->priority, $this->pickWindow, $this->pickToSale);
+        return new Outlet($key, $this->name, $this->days(), $this->priority, $this->pickWindow, $this->pickToSale);
+    }
+
+    /** Room for the times it is closed, and at least for a few. */
+    public static function slotsFor(?Outlet $outlet): int
+    {
+        return max(self::TIMES, 1 + \count($outlet->days->closed ?? []));
+    }
+
+    #[Assert\Callback]
+    public function isClosedFromDayToDay(ExecutionContextInterface $context): void
+    {
+        foreach (array_keys($this->closedFrom + $this->closedTo) as $slot) {
+            $from = $this->closedFrom[$slot] ?? null;
+            $to = $this->closedTo[$slot] ?? null;
+            if ((null === $from) !== (null === $to) || (null !== $from && true === $to?->isBefore($from))) {
+                $context->buildViolation(null === $from ? 'Write the first day too.' : (null === $to ? 'Write the last day too.'
+                    : 'It ends before it begins. Write a later day.'))->atPath(null === $from ? "closedFrom[$slot]"
+                        : "closedTo[$slot]")->addViolation();
+            }
+        }
+    }
+
+    private function days(): MarketDays
+    {
+        $closed = [];
+        foreach ($this->closedFrom as $slot => $from) {
+            $to = $this->closedTo[$slot] ?? null;
+            if (null !== $from && null !== $to) {
+                $closed[] = Period::fromFirstToLast($from, $to);
+            }
+        }
+
+        return MarketDays::every(...array_values($this->weekdays))->butNot($closed);
     }
 }

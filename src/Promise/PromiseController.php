@@ -80,7 +80,7 @@ final class PromiseController extends Page
         [$first, $last] = $this->span($typed);
         $days = $typed->isGood() ? PromisePattern::days($outlet, $first, $last, $weeks) : [];
         if ($typed->isGood() && [] === $days) {
-            $typed->fault('last', \sprintf('No %s lies between these days.', $outlet->weekday->name));
+            $typed->fault('last', 'No market day lies between these days.');
         }
         if (!$typed->isGood()) {
             return $this->show($request, $visit, $garden, $outlet, $this->from($request->request->getString('from'), $garden),
@@ -102,7 +102,7 @@ final class PromiseController extends Page
         $typed = new Entry($request->request->all());
         $percent = $typed->float('percent', 1, 1000);
         [$first, $last] = $this->span($typed);
-        $promises = $typed->isGood() ? PromisePattern::aboutAsTheYearBefore($garden->promises, $outlet->key, $first, $last,
+        $promises = $typed->isGood() ? PromisePattern::aboutAsTheYearBefore($garden->promises, $outlet, $first, $last,
             $percent / 100) : [];
         if ($typed->isGood() && [] === $promises) {
             $typed->fault('percent', \sprintf('Nothing was promised to %s a year before these days that is not promised again already.',

@@ -27,10 +27,7 @@ final readonly class PromiseGrid
     public static function of(Garden $garden, Outlet $outlet, Day $from): self
     {
         $monday = $from->week()->monday();
-        $days = [];
-        for ($week = 0; $week < self::WEEKS; ++$week) {
-            $days[] = $monday->plus(7 * $week + $outlet->weekday->value - 1);
-        }
+        $days = $outlet->days->between($monday, $monday->plus(7 * self::WEEKS - 1));
         $prices = [];
         foreach ($garden->products as $product) {
             $prices[$product->key] = $product->price->cents;

@@ -6,6 +6,8 @@ namespace App\Rows;
 
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Time\Period;
+use JollyFurrow\Time\Weekday;
 
 #[ORM\Entity]
 #[ORM\Table(name: 'outlet')]
@@ -17,6 +19,12 @@ class OutletRecord extends GardenRow
     private string $name;
     #[ORM\Column]
     private int $weekday;
+    /** @var list<int> all of them */
+    #[ORM\Column(type: 'json')]
+    private array $weekdays;
+    /** @var list<array{int, int}> first and last days */
+    #[ORM\Column(type: 'json')]
+    private array $closed;
     #[ORM\Column]
     private int $priority;
     #[ORM\Column]
@@ -39,7 +47,9 @@ class OutletRecord extends GardenRow
     public function is(Outlet $outlet): void
     {
         $this->name = $outlet->name;
-        $this->weekday = $outlet->weekday->value;
+        $this->weekdays = array_map(static fn (Weekday $day): int => $day->value, $outlet->days->weekdays);
+        $this->weekday = $this->weekdays[0];
+        $this->closed = array_map(static fn (Period $p): array => [$p->start->number, $p->last()->number], $outlet->days->closed);
         $this->priority = $outlet->priority;
         $this->pickWindowDays = $outlet->pickWindowDays;
         $this->pickToSaleDays = $outlet->pickToSaleDays;

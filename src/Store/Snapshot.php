@@ -36,6 +36,7 @@ use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Promise\MarketDays;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
@@ -164,8 +165,18 @@ final readonly class Snapshot
     private function outlets(string $gardenId): array
     {
         return array_map(static fn (Row $r): Outlet => new Outlet($r->text('key_name'), $r->text('name'),
-            Weekday::from($r->int('weekday')), $r->int('priority'), $r->int('pick_window_days'), $r->optionalInt('pick_to_sale_days')),
+            self::marketDays($r), $r->int('priority'), $r->int('pick_window_days'), $r->optionalInt('pick_to_sale_days')),
             $this->rows('SELECT * FROM outlet WHERE garden_id = ? ORDER BY position, key_name', $gardenId));
+    }
+
+    private static function marketDays(Row $row): MarketDays
+    {
+        $weekdays = array_map(static fn (float $day): Weekday => Weekday::from((int) $day), array_values($row->numbers('weekdays')));
+        $closed = array_map(static fn (mixed $days): Period => Period::fromFirstToLast(...array_map(
+            static fn (mixed $n): Day => Day::of(is_numeric($n) ? (int) $n : 0), \is_array($days) ? [$days[0] ?? 0, $days[1] ?? 0] : [0, 0])),
+            array_values($row->json('closed')));
+
+        return MarketDays::every(Weekday::from($row->int('weekday')), ...$weekdays)->butNot($closed);
     }
 
     /** @return list<Product> */

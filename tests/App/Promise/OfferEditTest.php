@@ -40,15 +40,44 @@ final class OfferEditTest extends AppCase
 
     public function testWhatStandsInTheWayIsSaidAtItsField(): void
     {
-        $this->post($this->path('/offer/outlet'), ['name' => 'Shop', 'weekday' => '5', ...self::OUTLET]);
+        $this->post($this->path('/offer/outlet'), ['name' => 'Shop', 'weekdays' => ['5'], ...self::OUTLET]);
         $before = $this->everything();
-        foreach ([['name' => 'shop'], ['name' => ''], ['weekday' => '7'], ['priority' => 'first']] as $typed) {
+        foreach ([['name' => 'shop'], ['name' => ''], ['priority' => 'first']] as $typed) {
             $form = $this->browser->request('GET', $this->path('/offer/outlet/boxes'))->selectButton('Save')->form();
             $this->browser->request('POST', $form->getUri(), [...$form->getPhpValues(), ...$typed]);
             self::assertResponseStatusCodeSame(422);
             self::assertSelectorExists('[name="'.key($typed).'"][aria-invalid]');
             self::assertSame($before, $this->everything());
         }
+    }
+
+    public function testSeveralMarketDaysAndWeeksItIsClosed(): void
+    {
+        $before = $this->exported();
+        $edit = function (array $typed): void {
+            $form = $this->browser->request('GET', $this->path('/offer/outlet/boxes'))->selectButton('Save')->form();
+            $this->browser->request('POST', $form->getUri(), [...$form->getPhpValues(), ...$typed]);
+        };
+        foreach ([[['weekdays' => ['7']], 'promises are made on a day it would not be there'], [['weekdays' => []], 'at least one day'],
+            [['closed_from0' => '2026-12-24'], 'Write the last day too'],
+            [['closed_from0' => '2026-12-24', 'closed_to0' => '2026-12-20'], 'ends before it begins'],
+            [['closed_from0' => '2026-03-01', 'closed_to0' => '2026-12-31'], 'promises are made on a day it would not be there']] as [$typed, $why]) {
+            $edit($typed);
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString($why, $this->text());
+            self::assertSame($before, $this->exported());
+        }
+        $edit(['weekdays' => ['6', '3'], 'closed_from0' => '2027-01-01', 'closed_to0' => '2027-01-10']);
+        self::assertResponseRedirects($this->path('/offer'));
+        $days = array_column($this->snapshot()->outlets, null, 'key')['boxes']->days;
+        self::assertSame([[3, 6], '2027-01-10'], [array_column($days->weekdays, 'value'), $days->closed[0]->last()->iso()]);
+        self::assertStringContainsString('"weekdays": [', $file = $this->exported());
+        $this->garden = $this->keep($file);
+        self::assertSame($file, $this->exported());
+        $this->browser->request('GET', $this->path('/promises?outlet=boxes&from=2026-12-21'));
+        self::assertStringContainsString('30 Dec', $this->text());
+        self::assertStringNotContainsString('Wed 6 Jan', $this->text());
+        self::assertStringContainsString('Sat 16 Jan', $this->text());
     }
 
     public function testDeletedOnlyWhenNothingIsPromised(): void

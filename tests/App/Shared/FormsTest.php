@@ -36,7 +36,7 @@ final class FormsTest extends AppCase
         yield 'reading: still to come' => ['/station', ['day' => '2026-03-03', 'min' => '1', 'max' => '5'], 'day', 'still to come'];
         yield 'reading: of nothing' => ['/station', ['day' => '2026-02-01', 'min' => '', 'max' => '', 'rain' => ''], 'min',
             'at least one of the three'];
-        $outlet = ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2', 'pick_to_sale_days' => ''];
+        $outlet = ['name' => 'Inn', 'weekdays' => ['5'], 'priority' => '3', 'pick_window_days' => '2', 'pick_to_sale_days' => ''];
         yield 'outlet: name taken' => ['/offer/outlet', [...$outlet, 'name' => 'Boxes'], 'name', 'one of this name already'];
         yield 'outlet: no number' => ['/offer/outlet', [...$outlet, 'priority' => 'first'], 'priority', 'whole number from 1 to 99'];
         $product = ['name' => 'Bag', 'unit' => 'bag', 'price' => '2.50', 'item0' => 'kale', 'units0' => '1'];
@@ -154,7 +154,7 @@ final class FormsTest extends AppCase
 
     public function testGoodOutletsProductsHistoryAndSettingsAreKept(): void
     {
-        $this->post($this->path('/offer/outlet'), ['name' => 'Inn', 'weekday' => '5', 'priority' => '3', 'pick_window_days' => '2',
+        $this->post($this->path('/offer/outlet'), ['name' => 'Inn', 'weekdays' => ['5'], 'priority' => '3', 'pick_window_days' => '2',
             'pick_to_sale_days' => '1']);
         $this->post($this->path('/offer/product'), ['name' => 'Herb bag', 'unit' => 'bag', 'price' => '3,20', 'item0' => 'parsley',
             'units0' => '1', 'item1' => 'basil', 'units1' => '0.5']);

@@ -144,11 +144,14 @@ final class AcceptanceTest extends TestCase
      */
     private static function furthest(array $one, array $other): int
     {
-        $away = static fn (int $month, array $months): int => min([12, ...array_map(
-            static fn (int $m): int => min(($m - $month + 12) % 12, ($month - $m + 12) % 12), $months)]);
+        return max([0, ...array_map(static fn (int $m): int => self::away($m, $other), $one),
+            ...array_map(static fn (int $m): int => self::away($m, $one), $other)]);
+    }
 
-        return max([0, ...array_map(static fn (int $m): int => $away($m, $other), $one),
-            ...array_map(static fn (int $m): int => $away($m, $one), $other)]);
+    /** @param list<int> $months */
+    private static function away(int $month, array $months): int
+    {
+        return min([12, ...array_map(static fn (int $m): int => min(($m - $month + 12) % 12, ($month - $m + 12) % 12), $months)]);
     }
 
     /**

@@ -6,10 +6,14 @@ namespace JollyFurrow\Tests\Promise;
 
 use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Need\SeasonTotals;
+use JollyFurrow\Promise\MarketDays;
+use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Promise\PromisePattern;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
+use JollyFurrow\Time\Weekday;
 use PHPUnit\Framework\TestCase;
 
 final class PatternTest extends TestCase
@@ -28,10 +32,28 @@ final class PatternTest extends TestCase
     {
         $then = [self::promise('2025-05-10', 40), self::promise('2025-05-17', 5.5), self::promise('2025-05-24', 30),
             self::promise('2026-05-23', 12)];
-        $new = PromisePattern::aboutAsTheYearBefore($then, 'stall', Day::parse('2026-05-01'), Day::parse('2026-05-31'), 1.1);
+        $stall = LittleGarden::on('2026-05-01')->outlets[0];
+        $new = PromisePattern::aboutAsTheYearBefore($then, $stall, Day::parse('2026-05-01'), Day::parse('2026-05-31'), 1.1);
 
         self::assertEquals([self::promise('2026-05-09', 44), self::promise('2026-05-16', 6)], $new);
-        self::assertSame([], PromisePattern::aboutAsTheYearBefore($then, 'boxes', Day::parse('2026-05-01'), Day::parse('2026-05-31'), 1.0));
+        self::assertSame([], PromisePattern::aboutAsTheYearBefore($then, new Outlet('boxes', 'Boxes', Weekday::Saturday, 1, 3, 3),
+            Day::parse('2026-05-01'), Day::parse('2026-05-31'), 1.0));
+    }
+
+    public function testSeveralDaysAWeekAndWeeksItIsClosed(): void
+    {
+        $days = MarketDays::every(Weekday::Saturday, Weekday::Tuesday, Weekday::Saturday)
+            ->butNot([Period::fromFirstToLast(Day::parse('2026-05-12'), Day::parse('2026-05-19'))]);
+        $stall = new Outlet('stall', 'Stall', $days, 1, 3, 3);
+        $iso = static fn (Day $d): string => $d->iso();
+
+        self::assertSame([Weekday::Tuesday, Weekday::Saturday], $days->weekdays);
+        self::assertSame(['2026-05-05', '2026-05-09', '2026-05-23', '2026-05-26'], array_map($iso, $days->between(Day::parse('2026-05-04'),
+            Day::parse('2026-05-29'))));
+        self::assertSame(['2026-05-05', '2026-05-09', '2026-05-23'], array_map($iso, PromisePattern::days($stall, Day::parse('2026-05-04'),
+            Day::parse('2026-05-29'), 2)), 'the same weeks as if it had been open');
+        self::assertSame([], PromisePattern::aboutAsTheYearBefore([self::promise('2025-05-17', 9)], $stall, Day::parse('2026-05-01'),
+            Day::parse('2026-05-31'), 1.0), 'nothing while it is closed');
     }
 
     public function testASeasonIsSummedUpThreeWaysToOneIncome(): void

@@ -57,7 +57,7 @@ final class RandomGarden
             foreach ($outlets as $outlet) {
                 $first = $today->plus($chance->getInt(20, 120));
                 for ($day = $first; $day->since($first) < 7 * $chance->getInt(3, 12); $day = $day->plus(1)) {
-                    if ($day->weekday() === $outlet->weekday) {
+                    if ($outlet->days->isOpenOn($day)) {
                         $promises[] = new Promise($outlet->key, 'p-'.$item, $day, (float) $chance->getInt(1, 25));
                     }
                 }
