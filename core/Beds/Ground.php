@@ -162,7 +162,7 @@ final class Ground
     {
         $rules = $this->garden->settings->rules;
 
-        return [] !== $bed->quarantine || [] !== $rules->notHere || isset($rules->resting[$bed->name]);
+        return null !== $bed->retired || [] !== $bed->quarantine || [] !== $rules->notHere || isset($rules->resting[$bed->name]);
     }
 
     public function mayStand(Bed $bed, Stay $stay): bool
@@ -184,6 +184,8 @@ final class Ground
         return array_values(array_filter([
             null === $kept ? null : self::breach(Rule::Quarantined, ...[...self::why($kept->why), 'family' => $stay->crop->family,
                 'bed' => $bed->name, 'until' => $kept->until]),
+            null === $bed->retired || !$bed->isRetiredOn(Day::of($stay->last)) ? null : self::breach(Rule::Retired, bed: $bed->name,
+                since: $bed->retired),
             null === $rest ? null : self::breach(Rule::Resting, ...[...self::why($rest->why), 'bed' => $bed->name,
                 'until' => $rest->days->last()]),
             null === $off ? null : self::breach(Rule::NotHere, ...[...self::why($off->why), 'what' => $off->what, 'where' => $off->where]),

@@ -64,6 +64,9 @@ final readonly class WhereRules
                 $found[] = [FaultKind::Quarantined, \sprintf('The %s family is kept off bed %s.', $crop->family, $name)];
             }
         }
+        if (null !== $bed->day('retired') && $bed->day('retired') <= $last) {
+            $found[] = [FaultKind::Retired, \sprintf('Bed %s is retired since %s.', $name, $bed->text('retired'))];
+        }
         foreach ($this->rules->parts('resting') as $rest) {
             if ($rest->text('bed') === $name && ($rest->day('from') ?? 0) <= $last && $start <= ($rest->day('to') ?? 0)) {
                 $found[] = [FaultKind::Resting, \sprintf('Bed %s rests from %s to %s.', $name, $rest->text('from'), $rest->text('to'))];

@@ -114,6 +114,12 @@ final readonly class Garden
         return $byName;
     }
 
+    /** @return list<Bed> that are not retired */
+    public function bedsInUse(): array
+    {
+        return array_values(array_filter($this->beds, fn (Bed $bed): bool => !$bed->isRetiredOn($this->today)));
+    }
+
     /**
      * The same garden with only some of its beds.
      *
@@ -171,7 +177,7 @@ final readonly class Garden
     {
         $metres = [];
         foreach ($this->beds as $bed) {
-            if ($bed->place === $place) {
+            if ($bed->place === $place && null === $bed->retired) {
                 $metres[$bed->width->micrometres] = ($metres[$bed->width->micrometres] ?? 0) + $bed->length->micrometres;
             }
         }
@@ -185,7 +191,7 @@ final readonly class Garden
     {
         $metres = 0.0;
         foreach ($this->beds as $bed) {
-            $metres += $bed->place === $place ? $bed->length->metres() : 0.0;
+            $metres += $bed->place === $place && null === $bed->retired ? $bed->length->metres() : 0.0;
         }
 
         return $metres;

@@ -58,9 +58,7 @@ final readonly class PlanRules
      */
     public function resting(array $resting): self
     {
-        return new self($this->blocks, $resting, $this->reserveBeds, $this->notHere, $this->cycle, $this->methods, $this->keeping,
-            $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings,
-            $this->odds, $this->benches, $this->hollow);
+        return $this->but(resting: $resting);
     }
 
     /**
@@ -88,18 +86,59 @@ final readonly class PlanRules
         $where = static fn (NotHere $one): NotHere => $one->where === $old && !$isBlockToo ? new NotHere($one->what, $new,
             $one->why) : $one;
 
-        return new self($this->blocks, $resting, array_map(static fn (string $bed): string => $bed === $old ? $new : $bed,
-            $this->reserveBeds), array_map($where, $this->notHere), $this->cycle, $this->methods, $this->keeping, $this->weights,
-            $this->school, $this->lengths, $this->fullTrays, $this->reserve, $this->reserveWay, $this->mostSowings, $this->odds,
-            $this->benches, $this->hollow);
+        return $this->but(resting: $resting, reserveBeds: array_map(static fn (string $bed): string => $bed === $old ? $new : $bed,
+            $this->reserveBeds), notHere: array_map($where, $this->notHere));
+    }
+
+    /** The same with what is said of a bed said of the part cut from it too. */
+    public function splittingBed(string $bed, string $part, bool $isBlockToo): self
+    {
+        $resting = isset($this->resting[$bed]) ? [...$this->resting, $part => $this->resting[$bed]] : $this->resting;
+        $off = array_map(static fn (NotHere $one): NotHere => new NotHere($one->what, $part, $one->why),
+            array_values(array_filter($this->notHere, static fn (NotHere $one): bool => !$isBlockToo && $one->where === $bed)));
+
+        return $this->but(resting: $resting, reserveBeds: \in_array($bed, $this->reserveBeds, true) ? [...$this->reserveBeds, $part]
+            : $this->reserveBeds, notHere: [...$this->notHere, ...$off]);
+    }
+
+    /** The same with a block under another name. A bed of the old name keeps what is said of it. */
+    public function renamingBlock(string $old, string $new, bool $isBedToo): self
+    {
+        $blocks = [];
+        foreach ($this->blocks as $block => $rules) {
+            $blocks[$old === (string) $block ? $new : $block] = $rules;
+        }
+
+        return $this->but(blocks: $blocks, notHere: array_map(static fn (NotHere $one): NotHere => $one->where === $old && !$isBedToo
+            ? new NotHere($one->what, $new, $one->why) : $one, $this->notHere));
+    }
+
+    /** The same when a block is gone. */
+    public function withoutBlock(string $block, bool $isBedToo): self
+    {
+        return $this->but(blocks: array_diff_key($this->blocks, [$block => true]), notHere: array_values(array_filter($this->notHere,
+            static fn (NotHere $one): bool => $isBedToo || $one->where !== $block)));
     }
 
     /** The same when a bed is gone: nothing is said of it any more. */
     public function withoutBed(string $bed, bool $isBlockToo): self
     {
-        return new self($this->blocks, array_diff_key($this->resting, [$bed => true]), array_values(array_diff($this->reserveBeds, [$bed])),
-            array_values(array_filter($this->notHere, static fn (NotHere $one): bool => $isBlockToo || $one->where !== $bed)), $this->cycle,
-            $this->methods, $this->keeping, $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve,
+        return $this->but(resting: array_diff_key($this->resting, [$bed => true]),
+            reserveBeds: array_values(array_diff($this->reserveBeds, [$bed])), notHere: array_values(array_filter($this->notHere,
+                static fn (NotHere $one): bool => $isBlockToo || $one->where !== $bed)));
+    }
+
+    /**
+     * @param array<string, BlockRules>|null       $blocks
+     * @param array<string, list<RestingBed>>|null $resting
+     * @param list<string>|null                    $reserveBeds
+     * @param list<NotHere>|null                   $notHere
+     */
+    private function but(?array $blocks = null, ?array $resting = null, ?array $reserveBeds = null, ?array $notHere = null): self
+    {
+        return new self($blocks ?? $this->blocks, $resting ?? $this->resting, $reserveBeds ?? $this->reserveBeds,
+            $notHere ?? $this->notHere,
+            $this->cycle, $this->methods, $this->keeping, $this->weights, $this->school, $this->lengths, $this->fullTrays, $this->reserve,
             $this->reserveWay, $this->mostSowings, $this->odds, $this->benches, $this->hollow);
     }
 

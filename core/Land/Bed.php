@@ -12,7 +12,10 @@ use JollyFurrow\Time\Day;
 /** A permanent bed. Its position follows from its block's order and its own order in the block. */
 final readonly class Bed
 {
-    /** @param list<Quarantine> $quarantine */
+    /**
+     * @param list<Quarantine> $quarantine
+     * @param Day|null         $retired    from that day on nothing is planted in it; its history is kept. null: in use
+     */
     public function __construct(
         public string $name,
         public string $block,
@@ -23,6 +26,7 @@ final readonly class Bed
         public PlaceType $place,
         public Temper $temper = new Temper(),
         public array $quarantine = [],
+        public ?Day $retired = null,
     ) {
     }
 
@@ -36,6 +40,11 @@ final readonly class Bed
         }
 
         return null;
+    }
+
+    public function isRetiredOn(Day $day): bool
+    {
+        return null !== $this->retired && !$day->isBefore($this->retired);
     }
 
     public function area(): Area

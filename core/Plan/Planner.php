@@ -62,7 +62,7 @@ final readonly class Planner
         $scope ??= Scope::whole();
         $reserve = array_flip($garden->settings->rules->reserveBeds);
         $in = $garden->onBeds(array_values(array_filter($scope->beds($garden),
-            static fn (Bed $bed): bool => !isset($reserve[$bed->name]))));
+            static fn (Bed $bed): bool => !isset($reserve[$bed->name]) && null === $bed->retired)));
         $needs = Needs::of($garden, $this->book);
         $reckoning = new Reckoning($this->book, $garden, $needs);
         $kept = $garden->plantings->where(static fn (Planting $p): bool => $p->stays($garden->today->plus(self::FROZEN_DAYS))

@@ -73,7 +73,8 @@ final readonly class GardenGate
     private function visit(string $gardenId, Account $account): ?Visit
     {
         $row = $this->connection->fetchAssociative('SELECT g.name, g.units, g.currency, g.date_form, m.role, p.day '
-            .'FROM member m JOIN garden g ON g.id = m.garden_id LEFT JOIN practice p ON p.garden_id = g.id WHERE m.garden_id = ? AND m.account_id = ?', [$gardenId, $account->id]);
+            .'FROM member m JOIN garden g ON g.id = m.garden_id LEFT JOIN practice p ON p.garden_id = g.id '
+            .'WHERE m.garden_id = ? AND m.account_id = ?', [$gardenId, $account->id]);
         if (false === $row || !\is_string($row['name']) || !\is_string($row['role'])) {
             return null;
         }

@@ -49,10 +49,14 @@ final readonly class PromiseReader
         $closed = [];
         foreach ($node->has('closed') ? $node->objects('closed', 200) : [] as $time) {
             [$from, $to] = [$time->day('from'), $time->day('to')];
-            $to->isBefore($from) ? $time->fault('to', 'lies before the first day it is closed.') : $closed[] = Period::fromFirstToLast($from, $to);
+            if ($to->isBefore($from)) {
+                $time->fault('to', 'lies before the first day it is closed.');
+                continue;
+            }
+            $closed[] = Period::fromFirstToLast($from, $to);
         }
 
-        return ([] === $weekdays ? MarketDays::every($node->choice('weekday', Weekday::class)) : MarketDays::every(...$weekdays))->butNot($closed);
+        return MarketDays::every(...([] === $weekdays ? [$node->choice('weekday', Weekday::class)] : $weekdays))->butNot($closed);
     }
 
     /** @return array<string, Product> */

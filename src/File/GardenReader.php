@@ -270,7 +270,8 @@ final readonly class GardenReader
                 Length::fromMicrometres($node->length('width_mm', 100, 10_000)), Length::fromMicrometres($node->length('path_mm', 0,
                     10_000)),
                 $node->choice('place', PlaceType::class), $node->has('temper') ? TemperFile::readTemper($node->object('temper'))
-                : new Temper(), $node->has('quarantine') ? TemperFile::readQuarantine($node->objects('quarantine', 50)) : []);
+                : new Temper(), $node->has('quarantine') ? TemperFile::readQuarantine($node->objects('quarantine', 50)) : [],
+                $node->has('retired') ? $node->day('retired') : null);
         }
 
         $order = array_flip($blocks);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
+use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
@@ -16,7 +17,7 @@ use JollyFurrow\Shelter\Protection;
 /** What hangs on a bed, and what of it stands in the way of a change. */
 final readonly class BedChange
 {
-    public function __construct(private Garden $garden, private CropBook $book, private Bed $bed)
+    public function __construct(private Garden $garden, private CropBook $book, private Bed $bed, private Sayer $sayer)
     {
     }
 
@@ -32,7 +33,7 @@ final readonly class BedChange
         }
         foreach ($this->history() as $past) {
             if ($past->stretch->to > $length->micrometres) {
-                return \sprintf('%s, cleared in %d,', $this->book->has($past->crop) ? $this->book->get($past->crop)->name : $past->crop,
+                return \sprintf('%s, cleared in %d', $this->book->has($past->crop) ? $this->book->get($past->crop)->name : $past->crop,
                     $past->cleared->year());
             }
         }
@@ -45,6 +46,18 @@ final readonly class BedChange
     {
         foreach ($place === $this->bed->place ? [] : $this->plantings() as $planting) {
             return $this->called($planting);
+        }
+
+        return null;
+    }
+
+    /** The first planting that stands on it or is to; null: none. */
+    public function standing(): ?Planting
+    {
+        foreach ($this->plantings() as $planting) {
+            if (!$planting->isOver($this->garden->today)) {
+                return $planting;
+            }
         }
 
         return null;
@@ -78,8 +91,9 @@ final readonly class BedChange
         return array_values(array_filter($this->garden->history, fn (PastCrop $p): bool => $p->stretch->bed === $this->bed->name));
     }
 
-    private function called(Planting $planting): string
+    public function called(Planting $planting): string
     {
-        return \sprintf('%s, sown %s,', $this->book->grown($planting->item, $planting->variety)->name, $planting->sow->logged());
+        return \sprintf('%s, sown %s', $this->book->grown($planting->item, $planting->variety)->name,
+            $this->sayer->shortDay($planting->sow));
     }
 }

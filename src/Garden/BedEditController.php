@@ -4,20 +4,12 @@ declare(strict_types=1);
 
 namespace App\Garden;
 
-use App\Log\ChangeLog;
 use App\Rows\BedRecord;
 use App\Rows\BlockRecord;
-use App\Rows\GardenRecord;
 use App\Shared\Entry;
-use App\Shared\Page;
 use App\Shared\Visit;
-use App\Store\Snapshot;
-use Doctrine\DBAL\Connection;
-use Doctrine\ORM\EntityManagerInterface;
-use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\BedName;
 use JollyFurrow\Shelter\PlaceType;
@@ -25,14 +17,9 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
-/** A bed put right: another name, block, length, width or place; or deleted, when nothing hangs on it. */
-final class BedEditController extends Page
+/** A bed put right: another name, block, length, width, place or place in the walk; or deleted, when nothing hangs on it. */
+final class BedEditController extends BedPage
 {
-    public function __construct(private readonly Snapshot $snapshot, private readonly CropBook $book,
-        private readonly EntityManagerInterface $entities, private readonly ChangeLog $log, private readonly Connection $connection)
-    {
-    }
-
     #[Route('/g/{garden}/bed/{bed}/edit', name: 'bed_edit', methods: ['GET'])]
     public function form(Request $request, Visit $visit, string $bed): Response
     {
@@ -51,8 +38,11 @@ final class BedEditController extends Page
         if (null === $is) {
             return $this->show($request, $visit, $garden, $was, $entry);
         }
+        $before = self::before($garden, $was);
+        $after = $entry->raw('after', $before);
         $words = $is->name === $was->name ? \sprintf('Bed %s changed', $was->name) : \sprintf('Bed %s is called %s', $was->name, $is->name);
-        $this->log->record($visit->gardenId, $visit->accountId, $words, fn () => $this->change($visit->gardenId, $garden, $was, $is));
+        $this->log->record($visit->gardenId, $visit->accountId, $words, fn () => $this->change($visit->gardenId,
+            $garden, $was, $is, $after === $before ? null : $after));
 
         return $this->kept($visit, $words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $is->name]));
     }
@@ -62,7 +52,7 @@ final class BedEditController extends Page
     {
         $garden = $this->snapshot->of($visit->gardenId);
         $found = $this->bed($garden, $bed);
-        $hanging = (new BedChange($garden, $this->book, $found))->hangingOn();
+        $hanging = $this->changeOf($garden, $found)->hangingOn();
         if ([] !== $hanging) {
             $entry = new Entry(['name' => $found->name]);
             $entry->fault('delete', \sprintf('%s hang on this bed. Move or delete them first, or keep the bed and let it rest.',
@@ -98,27 +88,29 @@ final class BedEditController extends Page
         $width = $entry->length('width', $units->shortUnit(), 0.1, 10);
         $path = $entry->length('path', $units->shortUnit(), 0, 10);
         $place = $entry->choice('place', PlaceType::class);
+        if ('' !== $entry->raw('after')) {
+            $entry->oneOf('after', array_values(array_diff(self::inBlock($garden, $was->block), [$was->name])));
+        }
         if ($entry->isGood()) {
-            $change = new BedChange($garden, $this->book, $was);
+            $change = $this->changeOf($garden, $was);
             $beyond = $change->beyond($length);
             if (null !== $beyond) {
-                $entry->fault('length', \sprintf('%s stands beyond that. Move it first, or leave the bed as long as it is.', $beyond));
+                $entry->fault('length', \sprintf('%s, stands beyond that. Move it first, or leave the bed as long as it is.', $beyond));
             }
             $notFor = $change->notFor($place);
             if (null !== $notFor) {
-                $entry->fault('place', \sprintf('%s is for the %s. Move it first.', $notFor, $this->sayer->word($was->place)));
+                $entry->fault('place', \sprintf('%s, is for the %s. Move it first.', $notFor, $this->sayer->word($was->place)));
             }
         }
 
-        return $entry->isGood() ? new Bed($name, $block, $was->position, $length, $width, $path, $place, $was->temper, $was->quarantine)
-            : null;
+        return $entry->isGood() ? new Bed($name, $block, $was->position, $length, $width, $path, $place, $was->temper, $was->quarantine,
+            $was->retired) : null;
     }
 
     /** Addresses within the garden go by row, so the plantings follow a name by themselves; the rules of the plan are told. */
-    private function change(string $gardenId, Garden $garden, Bed $was, Bed $is): void
+    private function change(string $gardenId, Garden $garden, Bed $was, Bed $is, ?string $after): void
     {
-        $record = $this->entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $gardenId, 'name' => $was->name])
-            ?? throw new \OutOfBoundsException('There is no such bed.');
+        $record = $this->record($gardenId, $was->name);
         $record->measure($is->length, $is->width, $is->path, $is->place);
         if ($is->name !== $was->name) {
             $record->rename($is->name);
@@ -133,30 +125,8 @@ final class BedEditController extends Page
                 $this->entities->persist($block);
             }
             $record->walkTo($block->id, \count($garden->beds));
+        } elseif (null !== $after) {
+            $this->walk($gardenId, $garden, $was->block, $record, $after);
         }
-    }
-
-    /** A proposal stands on the beds as they were: it is drawn up anew. */
-    private function dropProposal(string $gardenId): void
-    {
-        $this->connection->delete('proposal', ['garden_id' => $gardenId]);
-    }
-
-    private function choose(string $gardenId, Garden $garden, PlanRules $rules): void
-    {
-        $row = $this->entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $gardenId]);
-        $row?->choose($garden->settings->ruledBy($rules));
-    }
-
-    private function bed(Garden $garden, string $bed): Bed
-    {
-        return $garden->bedsByName()[$bed] ?? throw $this->createNotFoundException('There is no such bed.');
-    }
-
-    private function show(Request $request, Visit $visit, Garden $garden, Bed $bed, Entry $entry): Response
-    {
-        return $this->page($request, 'garden/bed_edit.html.twig', ['visit' => $visit, 'garden' => $garden, 'bed' => $bed, 'entry' => $entry,
-            'hanging' => (new BedChange($garden, $this->book, $bed))->hangingOn()], 'edit', $entry->isGood() ? Response::HTTP_OK
-                : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

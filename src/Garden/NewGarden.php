@@ -47,7 +47,7 @@ final class NewGarden
 
     public function timeZone(): string
     {
-        return \in_array($this->zone, \DateTimeZone::listIdentifiers(), true) ? (string) $this->zone : '';
+        return \in_array($this->zone, \DateTimeZone::listIdentifiers(), true) ? $this->zone : '';
     }
 
     private static function frost(PlaceClimate $climate, string $which, float $latitude): ?MonthDay

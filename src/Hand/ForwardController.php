@@ -99,7 +99,7 @@ final class ForwardController extends Page
     /** @return list<Bed> of a block, or the one bed */
     private static function beds(Garden $garden, string $where): array
     {
-        return array_values(array_filter($garden->beds, static fn (Bed $bed): bool => 'block:'.$bed->block === $where
+        return array_values(array_filter($garden->bedsInUse(), static fn (Bed $bed): bool => 'block:'.$bed->block === $where
             || 'bed:'.$bed->name === $where));
     }
 

@@ -212,7 +212,7 @@ final class StandingController extends Page
             }
         }
         $free = array_merge([], ...array_map(static fn (Bed $bed): array => BedOutlook::of($bed, $onBed[$bed->name] ?? [],
-            $garden->today), $garden->beds));
+            $garden->today), $garden->bedsInUse()));
         $free = array_values(array_filter($free, static fn (BedOutlook $o): bool => !$o->isFreeNow()));
         usort($free, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->bed] <=> [$b->from->number,
             $b->stretch->bed]);

@@ -11,6 +11,7 @@ use JollyFurrow\Land\Quarantine;
 use JollyFurrow\Land\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Time\Day;
 
 #[ORM\Entity]
 #[ORM\Table(name: 'bed')]
@@ -35,6 +36,8 @@ class BedRecord extends GardenRow
     /** @var list<array{family: string, until: string, why: string}> */
     #[ORM\Column(type: 'json')]
     private array $quarantine;
+    #[ORM\Column(type: 'day', nullable: true)]
+    private ?Day $retired;
 
     public function __construct(
         string $gardenId,
@@ -50,6 +53,7 @@ class BedRecord extends GardenRow
         $this->path = $bed->path->micrometres;
         $this->place = $bed->place->value;
         $this->know($bed->temper, $bed->quarantine);
+        $this->retired = $bed->retired;
     }
 
     public function rename(string $name): void
@@ -63,6 +67,22 @@ class BedRecord extends GardenRow
         $this->width = $width->micrometres;
         $this->path = $path->micrometres;
         $this->place = $place->value;
+    }
+
+    public function blockId(): string
+    {
+        return $this->blockId;
+    }
+
+    public function walkOn(int $position): void
+    {
+        $this->position = $position;
+    }
+
+    /** null: in use again. */
+    public function retire(?Day $day): void
+    {
+        $this->retired = $day;
     }
 
     public function walkTo(string $blockId, int $position): void

@@ -19,4 +19,14 @@ class BlockRecord extends GardenRow
     ) {
         parent::__construct($gardenId);
     }
+
+    public function rename(string $name): void
+    {
+        $this->name = $name;
+    }
+
+    public function walkOn(int $position): void
+    {
+        $this->position = $position;
+    }
 }

@@ -150,7 +150,7 @@ final readonly class Snapshot
             Length::fromMicrometres($r->int('path')), PlaceType::from($r->text('place')),
             TemperFile::readTemper(new Node($r->json('temper'), 'temper', new Faults())),
             TemperFile::readQuarantine(array_map(static fn (mixed $q): Node => new Node(\is_array($q) ? $q : [], 'quarantine',
-                new Faults()), array_values($r->json('quarantine'))))),
+                new Faults()), array_values($r->json('quarantine')))), null === $r->optionalInt('retired') ? null : $r->day('retired')),
             $rows = $this->rows('SELECT b.*, k.name AS block FROM bed b JOIN block k ON k.garden_id = b.garden_id AND k.id = b.block_id WHERE b.garden_id = ? ORDER BY k.position, b.position, b.name', $gardenId), array_keys($rows));
     }
 
@@ -172,9 +172,9 @@ final readonly class Snapshot
     private static function marketDays(Row $row): MarketDays
     {
         $weekdays = array_map(static fn (float $day): Weekday => Weekday::from((int) $day), array_values($row->numbers('weekdays')));
-        $closed = array_map(static fn (mixed $days): Period => Period::fromFirstToLast(...array_map(
-            static fn (mixed $n): Day => Day::of(is_numeric($n) ? (int) $n : 0), \is_array($days) ? [$days[0] ?? 0, $days[1] ?? 0] : [0, 0])),
-            array_values($row->json('closed')));
+        $day = static fn (mixed $n): Day => Day::of(is_numeric($n) ? (int) $n : 0);
+        $closed = array_map(static fn (mixed $days): Period => Period::fromFirstToLast($day($days[0] ?? null), $day($days[1] ?? null)),
+            array_values(array_filter($row->json('closed'), is_array(...))));
 
         return MarketDays::every(Weekday::from($row->int('weekday')), ...$weekdays)->butNot($closed);
     }

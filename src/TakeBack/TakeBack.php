@@ -164,7 +164,8 @@ final readonly class TakeBack
     /** @return list<Change> the earliest first */
     private function holdingAfter(string $gardenId, int $number): array
     {
-        $later = $this->changes()->createQueryBuilder('c')->where('c.gardenId = :garden AND c.number > :number AND c.takenBackBy IS NULL AND c.takesBack IS NULL')
+        $later = $this->changes()->createQueryBuilder('c')
+            ->where('c.gardenId = :garden AND c.number > :number AND c.takenBackBy IS NULL AND c.takesBack IS NULL')
             ->setParameter('garden', $gardenId)->setParameter('number', $number)->orderBy('c.number')->getQuery()->getResult();
 
         return \is_array($later) ? array_values(array_filter($later, static fn (mixed $c): bool => $c instanceof Change)) : [];

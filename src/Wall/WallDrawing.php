@@ -58,8 +58,9 @@ final readonly class WallDrawing
         }
         $rows = [];
         foreach ($garden->beds as $bed) {
-            if ('' === $block || $bed->block === $block) {
-                $strips = $byBed[$bed->name] ?? [];
+            $strips = $byBed[$bed->name] ?? [];
+            $isThere = [] !== $strips || !$bed->isRetiredOn($garden->today);
+            if ($isThere && ('' === $block || $bed->block === $block)) {
                 usort($strips, static fn (Strip $a, Strip $b): int => $a->first <=> $b->first);
                 $rows[] = ['bed' => $bed, 'strips' => $strips, 'labels' => self::labels($strips)];
             }

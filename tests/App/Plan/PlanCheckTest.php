@@ -183,6 +183,9 @@ final class PlanCheckTest extends KernelTestCase
         yield 'in the tunnel' => [FaultKind::WrongPlace, $plan('plantings.0.pieces.0.bed', 'T1')];
         yield 'a family in quarantine' => [FaultKind::Quarantined, static fn (array $g, array $p): array => [self::changed($g, 'beds', array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []),
             'quarantine' => [['family' => 'Daisy', 'until' => '2029-12-31', 'why' => '']]], self::list($g, 'beds'))), $p]];
+        yield 'on a retired bed' => [FaultKind::Retired, static fn (array $g, array $p): array => [self::changed($g, 'beds',
+            array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []), 'retired' => '2026-01-01'], self::list($g,
+                'beds'))), $p]];
         yield 'on a resting bed' => [FaultKind::Resting, static fn (array $g, array $p): array => [self::changed($g, 'settings.plan_rules.resting', array_map(static fn (mixed $bed): array => ['bed' => \is_array($bed)
             ? $bed['name'] : '', 'from' => '2026-01-01', 'to' => '2026-12-31', 'why' => ''], self::list($g, 'beds'))), $p]];
         yield 'where it is not to be' => [FaultKind::NotHere, $garden('settings.plan_rules.not_here',

@@ -61,7 +61,8 @@ final class OfferEditTest extends AppCase
         foreach ([[['weekdays' => ['7']], 'promises are made on a day it would not be there'], [['weekdays' => []], 'at least one day'],
             [['closed_from0' => '2026-12-24'], 'Write the last day too'],
             [['closed_from0' => '2026-12-24', 'closed_to0' => '2026-12-20'], 'ends before it begins'],
-            [['closed_from0' => '2026-03-01', 'closed_to0' => '2026-12-31'], 'promises are made on a day it would not be there']] as [$typed, $why]) {
+            [['closed_from0' => '2026-03-01', 'closed_to0' => '2026-12-31'],
+                'promises are made on a day it would not be there']] as [$typed, $why]) {
             $edit($typed);
             self::assertResponseStatusCodeSame(422);
             self::assertStringContainsString($why, $this->text());

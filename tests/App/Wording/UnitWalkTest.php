@@ -51,6 +51,7 @@ final class UnitWalkTest extends AppCase
         yield 'product' => ['offer/product/mix'];
         yield 'bed put right' => ['bed/A3/edit'];
         yield 'bed refused' => ['bed/A3/edit', ['name' => 'A3', 'block' => 'A', 'length' => '900 m', 'width' => 'wide', 'path' => '40 m']];
+        yield 'blocks' => ['beds/blocks'];
         yield 'list of beds' => ['beds/list'];
         yield 'list of beds refused' => ['beds/list', ['text' => "Q1, 9000\nQ2, 5, 12, shed\nA1"]];
         yield 'found' => ['find?q=leek'];
@@ -97,7 +98,7 @@ final class UnitWalkTest extends AppCase
             }
         }
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
-            'offer_product', 'bed_edit', 'beds_list', 'find'];
+            'offer_product', 'bed_edit', 'beds_blocks', 'beds_list', 'find'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }

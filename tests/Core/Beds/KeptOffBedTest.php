@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Beds;
 
 use JollyFurrow\Beds\BedOutlook;
+use JollyFurrow\Beds\Breach;
 use JollyFurrow\Beds\Conflict;
 use JollyFurrow\Beds\Conflicts;
 use JollyFurrow\Beds\Ground;
 use JollyFurrow\Beds\Rule;
+use JollyFurrow\Beds\Stay;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\NotHere;
@@ -19,6 +21,7 @@ use JollyFurrow\Hand\ByRhythm;
 use JollyFurrow\Hand\FreeBed;
 use JollyFurrow\Hand\GreenManure;
 use JollyFurrow\Hand\LateBed;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Paste\StandingReader;
@@ -157,6 +160,22 @@ final class KeptOffBedTest extends TestCase
             $garden->with([$green, LittleGarden::radish('2026-05-20', 'A1', $from, $from + 5_000_000)]), ['radish@2026-05-20#1']));
         self::assertContains(Rule::ResidueRots, $soft(0));
         self::assertNotContains(Rule::ResidueRots, $soft(12_000_000));
+    }
+
+    public function testARetiredBedTakesNothingFromItsDayOn(): void
+    {
+        $garden = self::garden(false);
+        [$first] = $garden->beds;
+        $retired = static fn (string $day): Ground => new Ground($garden->onBeds([new Bed($first->name, $first->block, 0, $first->length,
+            $first->width, $first->path, $first->place, retired: Day::parse($day))]), Book::crops());
+        $radish = LittleGarden::radish('2026-05-04', 'A1', 0, 5_000_000);
+        $stay = Stay::ofPlanting(Book::crops()->get('radish'), $radish);
+        $rules = static fn (Ground $ground): array => array_map(static fn (Breach $b): Rule => $b->rule,
+            $ground->against($ground->garden->beds[0], $stay));
+
+        self::assertSame([], $rules($retired($radish->clear->plus(1)->iso())), 'cleared the day before');
+        self::assertSame([Rule::Retired], $rules($retired($radish->clear->iso())));
+        self::assertTrue(Rule::Retired->isHard());
     }
 
     /** Three field beds; by the rules A1 rests for two years, and A3 is none for radishes. */
