@@ -11,6 +11,7 @@ final readonly class Columns
 {
     /** Share of the cells that must look alike. */
     private const MOST = 0.6;
+    private const WHICH_DAY = 'Is this the day it was sown in the bed, planted out, or sown in trays?';
 
     /**
      * @param list<Column>       $columns
@@ -19,6 +20,21 @@ final readonly class Columns
      */
     private function __construct(public array $columns, public array $doubts, public bool $headed)
     {
+    }
+
+    /**
+     * Columns that are known, but for what a day is the day of.
+     *
+     * @param list<Column> $columns
+     * @param list<string> $days
+     */
+    public static function known(array $columns, array $days): self
+    {
+        $date = array_search(Column::Date, $columns, true);
+        $isAsked = false !== $date && [] !== array_filter($days,
+            static fn (string $day): bool => '' !== $day && null === PastedDay::how($day));
+
+        return new self($columns, $isAsked ? [$date => self::WHICH_DAY] : [], false);
     }
 
     /** @param list<list<string>> $rows */
@@ -38,7 +54,7 @@ final readonly class Columns
             }
             $columns[] = $column;
             if (Column::Date === $column && [] !== array_filter($cells, static fn (string $c): bool => null === PastedDay::how($c))) {
-                $doubts[$i] = 'Is this the day it was sown in the bed, planted out, or sown in trays?';
+                $doubts[$i] = self::WHICH_DAY;
             }
             if (Column::Nothing === $column && [] !== $cells && !isset($doubts[$i])) {
                 $doubts[$i] = 'Not recognised. What is it?';

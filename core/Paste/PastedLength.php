@@ -18,6 +18,9 @@ final class PastedLength
     /** @throws InvalidLength */
     public static function parse(string $text, Length $bed, LengthUnit $bare): Length
     {
+        if (1 === preg_match('/^\s*(1|one|a)\s+(whole\s+|full\s+)?bed\s*$/iu', $text)) {
+            return $bed;
+        }
         $plain = trim(mb_strtolower((string) preg_replace('/\s*\b(of\s+)?(a\s+|the\s+)?beds?\b\.?/iu', '', $text)));
         $share = '' === $plain ? 1.0 : self::SHARES[$plain] ?? self::percent($plain);
         if (null !== $share) {

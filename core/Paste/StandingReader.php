@@ -36,6 +36,7 @@ final class StandingReader
 {
     /** What went into the ground longer ago than this is surely a mistyped year. */
     private const LONGEST_YEARS = 15;
+    private const GUESSES = 3;
     private readonly CropNames $names;
 
     public function __construct(private readonly CropBook $book, private readonly RecipeBook $recipes)
@@ -86,15 +87,47 @@ final class StandingReader
         }
         $crop = 1 === \count($meant) ? $this->book->get($meant[0]) : null;
         [$day, $column] = $this->day($cells, $garden, $dayFirst, $faults);
-        $length = null === $bed ? null : $this->parsed('length', $faults, static fn (): Length => PastedLength::parse($cells['length']
-            ?? '', $bed->length, $garden->settings->units->longUnit()));
+        $length = null === $bed ? null : $this->length($cells['length'] ?? '', $bed, $garden, $faults);
         if (null === $crop || null === $bed || null === $day || null === $length || null === $column) {
-            return new StandingRow(null, $faults, $meant);
+            return new StandingRow(null, $faults, $meant, guesses: 1 === \count($meant) ? [] : $this->guesses($cells['crop'] ?? '',
+                $meant));
         }
         [$taken, $word] = self::taken($crop, $column);
         $planting = $this->planting($crop, $bed, $day, $taken, $length, $garden, $faults);
 
         return new StandingRow($planting, $faults, $meant, $word);
+    }
+
+    /** @param array<string, string|Message> $faults */
+    private function length(string $text, Bed $bed, Garden $garden, array &$faults): ?Length
+    {
+        if (1 === preg_match('/^\s*([2-9]|[1-9]\d+)\s*beds\b/i', $text)) {
+            $faults['length'] = 'So many beds do not follow it in its block. Write a row for each bed.';
+
+            return null;
+        }
+        if (1 === preg_match('/ for \d+ beds$/', $text)) {
+            $faults['length'] = 'On each of them, or on all together? Write what stands on this one.';
+
+            return null;
+        }
+
+        return $this->parsed('length', $faults, static fn (): Length => PastedLength::parse($text, $bed->length,
+            $garden->settings->units->longUnit()));
+    }
+
+    /**
+     * What the word may well mean, the likeliest first.
+     *
+     * @param list<string> $meant
+     *
+     * @return list<string> names
+     */
+    private function guesses(string $text, array $meant): array
+    {
+        $names = [] === $meant ? $this->names->near($text) : array_map(fn (string $key): string => $this->book->get($key)->name, $meant);
+
+        return \array_slice(array_values(array_unique($names)), 0, self::GUESSES);
     }
 
     /**

@@ -8,6 +8,8 @@ use JollyFurrow\Exception\Limits;
 use JollyFurrow\Paste\FormulaGuard;
 use JollyFurrow\Paste\TooMuch;
 use PhpOffice\PhpSpreadsheet\IOFactory;
+use PhpOffice\PhpSpreadsheet\Shared\Date;
+use PhpOffice\PhpSpreadsheet\Worksheet\Worksheet;
 
 /** Rows of text out of a CSV or spreadsheet file, and into one. Every cell is text: none is a formula. */
 final class SheetFile
@@ -23,7 +25,7 @@ final class SheetFile
         if (\strlen($bytes) > Limits::SHEET_BYTES) {
             throw TooMuch::bytes(Limits::SHEET_BYTES);
         }
-        $rows = str_starts_with($bytes, "PK\x03\x04") ? self::workbook($bytes, $mostRows) : self::csv($bytes, $mostRows);
+        $rows = self::isWorkbook($bytes) ? self::workbook($bytes, $mostRows) : self::csv($bytes, $mostRows);
         foreach ($rows as $i => $row) {
             if ([] !== array_filter($row, static fn (string $cell): bool => mb_strlen($cell) > Limits::CELL)) {
                 throw TooMuch::cell($i + 1);
@@ -31,6 +33,44 @@ final class SheetFile
         }
 
         return $rows;
+    }
+
+    public static function isWorkbook(string $bytes): bool
+    {
+        return str_starts_with($bytes, "PK\x03\x04");
+    }
+
+    /**
+     * The first sheet of a workbook as it is shown, its days as ISO dates; empty rows left out, all rows equally wide.
+     *
+     * @return list<list<string>>
+     *
+     * @throws UnusableSheet
+     * @throws TooMuch
+     */
+    public static function shown(string $bytes, int $mostRows = Limits::ROWS): array
+    {
+        if (\strlen($bytes) > Limits::SHEET_BYTES) {
+            throw TooMuch::bytes(Limits::SHEET_BYTES);
+        }
+        $rows = self::workbook($bytes, $mostRows, static function (Worksheet $sheet): array {
+            $rows = [];
+            foreach ($sheet->getRowIterator() as $row) {
+                $cells = [];
+                foreach ($row->getCellIterator() as $cell) {
+                    $cells[] = Date::isDateTime($cell) && is_numeric($cell->getValue())
+                        ? Date::excelToDateTimeObject((float) $cell->getValue())->format('Y-m-d') : $cell->getFormattedValue();
+                }
+                $rows[] = $cells;
+            }
+
+            return $rows;
+        });
+        $rows = array_values(array_filter(array_map(static fn (array $row): array => array_map(trim(...), $row), $rows),
+            static fn (array $row): bool => '' !== implode('', $row)));
+        $wide = max([0, ...array_map(\count(...), $rows)]);
+
+        return array_map(static fn (array $row): array => array_pad($row, $wide, ''), $rows);
     }
 
     /** @param list<list<string>> $rows */
@@ -117,16 +157,25 @@ final class SheetFile
         }
     }
 
-    /** @return list<list<string>> */
-    private static function workbook(string $bytes, int $mostRows): array
+    /**
+     * @param (callable(Worksheet): list<list<string>>)|null $shown null: the values alone
+     *
+     * @return list<list<string>>
+     */
+    private static function workbook(string $bytes, int $mostRows, ?callable $shown = null): array
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
         file_put_contents($path, $bytes);
         try {
             SheetScan::of($path, $mostRows);
             $reader = IOFactory::createReaderForFile($path, [IOFactory::READER_XLSX, IOFactory::READER_ODS]);
-            $reader->setReadDataOnly(true)->setReadEmptyCells(false)->setReadFilter(new WithinLimits($mostRows + 1));
-            $rows = $reader->load($path)->getActiveSheet()->toArray('', false, false);
+            $reader->setReadDataOnly(null === $shown)->setReadEmptyCells(false)->setReadFilter(new WithinLimits($mostRows + 1));
+            $book = $reader->load($path);
+            $sheet = $book->getActiveSheet();
+            if (null !== $shown) {
+                return $shown($sheet);
+            }
+            $rows = $sheet->toArray('', false, false);
         } catch (TooMuch $much) {
             throw $much;
         } catch (\Throwable $trouble) {

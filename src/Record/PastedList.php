@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Crop\SheetFile;
+use App\Crop\UnusableSheet;
 use App\Shared\Entry;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Exception\Limits;
@@ -14,8 +16,8 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Paste\Cells;
 use JollyFurrow\Paste\Column;
-use JollyFurrow\Paste\Columns;
 use JollyFurrow\Paste\CropNames;
+use JollyFurrow\Paste\ListRows;
 use JollyFurrow\Paste\PastedDay;
 use JollyFurrow\Paste\StandingReader;
 use JollyFurrow\Paste\StandingRow;
@@ -33,6 +35,8 @@ final class PastedList
     public array $columns = [];
     /** @var array<int, string> */
     public array $doubts = [];
+    /** @var list<string> rows that are none of the list: titles, totals */
+    public array $aside = [];
     /** @var array<int, true> rows left out by the grower */
     public array $left = [];
     /** @var list<StandingRow|null> null: left out */
@@ -51,16 +55,26 @@ final class PastedList
     {
         $list = new self($book, $recipes);
         try {
-            $cells = \strlen($bytes) > Limits::LIST_BYTES ? throw TooMuch::bytes(Limits::LIST_BYTES) : Cells::rows(Cells::decode($bytes), Limits::ROWS_AT_ONCE);
+            $cells = self::cells($bytes);
         } catch (TooMuch $much) {
             $entry->fault('text', $much->said());
 
             return $list;
+        } catch (UnusableSheet $unusable) {
+            $entry->fault('text', $unusable->getMessage());
+
+            return $list;
         }
-        $columns = Columns::of($cells, $garden, new CropNames($book));
-        $list->cells = $columns->headed ? \array_slice($cells, 1) : $cells;
-        $list->columns = $columns->columns;
-        $list->doubts = $columns->doubts;
+        $rows = ListRows::of($cells, $garden, new CropNames($book));
+        $list->cells = $rows->rows;
+        $list->columns = $rows->columns->columns;
+        $list->doubts = $rows->columns->doubts;
+        $list->aside = $rows->aside;
+        if (\count($list->cells) > Limits::ROWS_AT_ONCE) {
+            $entry->fault('text', TooMuch::rows(Limits::ROWS_AT_ONCE)->said());
+
+            return $list;
+        }
         if ([] === $list->cells) {
             $entry->fault('text', 'Paste at least one row: a bed, a crop, a date, and a length if it is not the whole bed.');
         }
@@ -69,6 +83,30 @@ final class PastedList
         $list->dayFirst = PastedDay::isDayFirst($days) ?? Units::UsCustomary !== $garden->settings->units;
 
         return $list;
+    }
+
+    /**
+     * @return list<list<string>>
+     *
+     * @throws TooMuch
+     * @throws UnusableSheet
+     */
+    private static function cells(string $bytes): array
+    {
+        if (SheetFile::isWorkbook($bytes)) {
+            return SheetFile::shown($bytes, Limits::ROWS_AT_ONCE);
+        }
+
+        return \strlen($bytes) > Limits::LIST_BYTES ? throw TooMuch::bytes(Limits::LIST_BYTES) : Cells::rows(Cells::decode($bytes), Limits::ROWS_AT_ONCE);
+    }
+
+    /** A guess taken: it is written into the cell. "3:Head lettuce" is of the row after the third. */
+    private function take(string $guess): void
+    {
+        $crop = array_search(Column::Crop, $this->columns, true);
+        if (false !== $crop && 1 === preg_match('/^(\d{1,5}):(.{1,80})$/u', $guess, $m) && isset($this->cells[(int) $m[1]][$crop])) {
+            $this->cells[(int) $m[1]][$crop] = $m[2];
+        }
     }
 
     /** The list as it comes back from its form, each cell as it was typed. */
@@ -87,6 +125,7 @@ final class PastedList
         foreach ($entry->several('left') as $row) {
             $list->left[(int) $row] = true;
         }
+        $list->take($entry->raw('take'));
         $list->asksOrder = '1' === $entry->raw('order_asked');
         $list->dayFirst = match ($entry->raw('order')) {
             'day' => true, 'month' => false, default => Units::UsCustomary !== $units,

@@ -8,6 +8,7 @@ use App\Books\GardenBooks;
 use App\Change\PlantingChanges;
 use App\Change\Replacement;
 use App\Crop\NewCrop;
+use App\Crop\SheetFile;
 use App\Garden\BedSeries;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
@@ -60,7 +61,8 @@ final class StandingController extends Page
         $file = $request->files->get('file');
         $bytes = $file instanceof UploadedFile && $file->isValid() ? (string) file_get_contents($file->getPathname())
             : $request->request->getString('text');
-        $entry = new Entry(\strlen($bytes) > Limits::LIST_BYTES ? ['text' => ''] : $request->request->all());
+        $isNoText = \strlen($bytes) > Limits::LIST_BYTES || SheetFile::isWorkbook($bytes);
+        $entry = new Entry($isNoText ? ['text' => ''] : $request->request->all());
         $garden = $snapshot->of($visit->gardenId);
         $list = PastedList::paste($bytes, $entry, $garden, $book, $recipes);
         if ($entry->isGood()) {

@@ -43,9 +43,11 @@ final class GardenEndTest extends AppCase
     private function tables(string $garden): array
     {
         $connection = $this->service(Connection::class);
-        $tables = $connection->fetchFirstColumn("SELECT m.name FROM sqlite_master m JOIN pragma_table_info(m.name) c WHERE m.type = 'table' AND c.name = 'garden_id'");
+        $tables = $connection->fetchFirstColumn('SELECT m.name FROM sqlite_master m JOIN '
+            ."pragma_table_info(m.name) c WHERE m.type = 'table' AND c.name = 'garden_id'");
 
         return array_values(array_filter(array_map(static fn (mixed $t): string => \is_string($t) ? $t : '', $tables),
-            static fn (string $table): bool => 0 < $connection->fetchOne('SELECT COUNT(*) FROM '.$table.' WHERE garden_id = ?', [$garden])));
+            static fn (string $table): bool => 0 < $connection->fetchOne('SELECT COUNT(*) FROM '.$table.' WHERE garden_id = ?',
+                [$garden])));
     }
 }

@@ -8,6 +8,7 @@ use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Planting\Planting;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 /** The pages behind what stands: a list read, asked about and kept whole or not at all. */
@@ -120,6 +121,36 @@ final class StandingTest extends AppCase
         yield 'UTF-8' => [$text];
         yield 'UTF-16' => ["\xFF\xFE".mb_convert_encoding($text, 'UTF-16LE', 'UTF-8')];
         yield 'Windows-1252' => [mb_convert_encoding($text, 'Windows-1252', 'UTF-8')];
+    }
+
+    /** Titles, totals and dates of a spreadsheet, as somebody keeps it. */
+    #[TestWith(['xlsx'])]
+    #[TestWith(['ods'])]
+    public function testASpreadsheetIsTheSameList(string $format): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'list');
+        copy(__DIR__.'/../../fixtures/lists/field.'.$format, $file);
+        $this->browser->request('POST', $this->path('/standing/list'), ['_token' => $this->token()],
+            ['file' => new UploadedFile($file, 'field.'.$format, test: true)]);
+
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('Left out: “Field 2026”, “Total, 62.5”', $this->text());
+        self::assertStringContainsString('Radish, 12.5 m: sown in the bed 10 Feb', $this->text());
+        self::assertSame(['A1', 'A1', 'A2'], $this->browser->getCrawler()->filter('input[name^=cell][aria-label$=", bed"]')->each(
+            static fn ($cell): string => (string) $cell->attr('value')));
+    }
+
+    /** What the list may mean is one tap away, and nothing of the row is lost. */
+    public function testABestGuessIsTaken(): void
+    {
+        $this->post($this->path('/standing/list'), ['text' => "Bed,Crop,Sown,Note\nA1,radsh,10 Feb,seed from Tansy"]);
+        self::assertResponseStatusCodeSame(422);
+        $this->browser->submitForm('Radish');
+        self::assertResponseIsSuccessful();
+        self::assertSelectorExists('input[value="seed from Tansy"]');
+        self::assertSelectorExists('input[value="Radish"]');
+        $this->browser->submitForm('Save this planting');
+        self::assertContains('radish', $this->items());
     }
 
     public function testTwentyMegabytesOfNonsenseAreRefusedInWords(): void
