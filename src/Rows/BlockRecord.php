@@ -20,6 +20,11 @@ class BlockRecord extends GardenRow
         parent::__construct($gardenId);
     }
 
+    public function name(): string
+    {
+        return $this->name;
+    }
+
     public function rename(string $name): void
     {
         $this->name = $name;

@@ -18,7 +18,7 @@ final class RoomsTest extends TestCase
     ];
     private const SRC = [
         'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store', 'File', 'Change',
-        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Work',
+        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists', 'Work',
             'TakeBack', 'Practice', 'Find', 'Demo',
     ];
     /** A room of more files than this wants dividing. */

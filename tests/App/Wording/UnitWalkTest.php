@@ -26,7 +26,7 @@ final class UnitWalkTest extends AppCase
         'temper', 'wishes_cost',
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
-    private const FOR_MACHINES = ['crops_export', 'file_export'];
+    private const FOR_MACHINES = ['file_lists_out', 'crops_export', 'file_export'];
 
     /** @return iterable<string, array{0: string, 1?: array<string, string>, 2?: bool}> path, what is sent, whether it comes as a panel */
     public static function walk(): iterable
@@ -52,6 +52,7 @@ final class UnitWalkTest extends AppCase
         yield 'bed put right' => ['bed/A3/edit'];
         yield 'bed refused' => ['bed/A3/edit', ['name' => 'A3', 'block' => 'A', 'length' => '900 m', 'width' => 'wide', 'path' => '40 m']];
         yield 'blocks' => ['beds/blocks'];
+        yield 'lists' => ['file/lists'];
         yield 'list of beds' => ['beds/list'];
         yield 'list of beds refused' => ['beds/list', ['text' => "Q1, 9000\nQ2, 5, 12, shed\nA1"]];
         yield 'found' => ['find?q=leek'];
@@ -98,7 +99,7 @@ final class UnitWalkTest extends AppCase
             }
         }
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
-            'offer_product', 'bed_edit', 'beds_blocks', 'beds_list', 'find'];
+            'offer_product', 'bed_edit', 'beds_blocks', 'beds_list', 'find', 'file_lists'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }
