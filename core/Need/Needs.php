@@ -22,7 +22,7 @@ final readonly class Needs
 
     public static function of(Garden $garden, CropBook $book): self
     {
-        $sums = self::sums($garden);
+        $sums = self::promised($garden);
         $outlets = self::byPriority($garden->outlets);
         $byItem = [];
         foreach ($sums as $item => $days) {
@@ -50,8 +50,8 @@ final readonly class Needs
         return $this->byItem[$item] ?? [];
     }
 
-    /** @return array<string, array<int, array<string, float>>> item, day, outlet => units wanted */
-    private static function sums(Garden $garden): array
+    /** @return array<string, array<int, array<string, float>>> item, day, outlet => units promised, before the packing loss */
+    public static function promised(Garden $garden): array
     {
         $products = [];
         foreach ($garden->products as $product) {

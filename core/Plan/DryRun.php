@@ -35,7 +35,8 @@ final readonly class DryRun
         $gone = array_flip(array_map(static fn (Planting $p): string => $p->key, $old));
         $after = $garden->with([...$garden->plantings->where(static fn (Planting $p): bool => !isset($gone[$p->key])), ...$new]);
         $values = Values::of($garden);
-        $changes = self::changes($planner->asItStands($garden)->shortages, $planner->asItStands($after)->shortages);
+        $changes = self::changes($planner->asItStands($garden)->shortages, $planner->asItStands($after)->shortages,
+            Promised::in($garden));
         usort($changes, static fn (SupplyChange $a, SupplyChange $b): int => [abs($b->gain()) * ($values[$b->item] ?? 0.0),
             $a->day->number] <=> [abs($a->gain()) * ($values[$a->item] ?? 0.0), $b->day->number]);
         $worth = array_sum(array_map(static fn (SupplyChange $c): float => $c->gain() * ($values[$c->item] ?? 0.0), $changes));
@@ -56,7 +57,7 @@ final readonly class DryRun
      *
      * @return list<SupplyChange>
      */
-    private static function changes(array $before, array $after): array
+    private static function changes(array $before, array $after, Promised $promised): array
     {
         $rows = [];
         foreach ([$before, $after] as $side => $shortages) {
@@ -68,8 +69,9 @@ final readonly class DryRun
         }
         $changes = [];
         foreach ($rows as [$short, $was, $is]) {
-            if ($was !== $is) {
-                $changes[] = new SupplyChange($short->item, $short->outlet, $short->day, $was, $is, $short->wanted);
+            $told = static fn (int $units): int => (int) ceil($promised->short($short->item, $short->outlet, $short->day, $units, $short->wanted));
+            if ($told($was) !== $told($is)) {
+                $changes[] = new SupplyChange($short->item, $short->outlet, $short->day, $told($was), $told($is), (int) ceil($promised->of($short)));
             }
         }
 

@@ -13,6 +13,7 @@ use App\Store\Snapshot;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Plan\Promised;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Why\Mending;
@@ -39,6 +40,7 @@ final class MendController extends Page
             'garden' => $garden,
             'crop' => $this->book->get($item),
             'crops' => $this->book,
+            'promised' => Promised::in($garden),
             'recipes' => $this->recipes,
             'ids' => $this->snapshot->plantingIds($visit->gardenId),
             'short' => array_values(array_filter($planner->asItStands($garden)->shortages, static fn (Shortage $s): bool => $s->item === $item)),

@@ -11,6 +11,7 @@ use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Plan\Plan;
+use JollyFurrow\Plan\Promised;
 use JollyFurrow\Plan\Shortage;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
@@ -61,7 +62,7 @@ final readonly class ShortList
         $rows = $this->rows($garden, array_map(static fn (Explained $e): Shortage => $e->shortage, $group));
         $worth = array_map(static fn (ShortRow $row): float => $row->worth, $rows);
         $first = $group[(int) array_search(max($worth), $worth, true)];
-        $units = array_sum(array_map(static fn (Explained $e): int => $e->shortage->units, $group));
+        $units = array_sum(array_map(static fn (ShortRow $row): float => $row->units, $rows));
 
         return new ShortEntry($first, $rows, $this->book->get($first->shortage->item)->produce->goods($units), $this->mend($first),
             self::offer($first));
@@ -77,17 +78,19 @@ final readonly class ShortList
     private function rows(Garden $garden, array $shortages): array
     {
         $values = Values::of($garden);
+        $promised = Promised::in($garden);
         $outlets = [];
         foreach ($garden->outlets as $outlet) {
             $outlets[$outlet->key] = $outlet->name;
         }
 
-        return array_map(function (Shortage $s) use ($garden, $values, $outlets): ShortRow {
+        return array_map(function (Shortage $s) use ($garden, $values, $outlets, $promised): ShortRow {
             $crop = $this->book->get($s->item);
             $worth = round($s->units * ($values[$s->item] ?? 0.0));
+            $short = $promised->short($s->item, $s->outlet, $s->day, $s->units, $s->wanted);
 
-            return new ShortRow($s->item, $crop->name, $outlets[$s->outlet] ?? $s->outlet, $s->day, $crop->produce->goods($s->units),
-                $crop->produce->goods($s->wanted), $worth, self::product($garden, $s->item));
+            return new ShortRow($s->item, $crop->name, $outlets[$s->outlet] ?? $s->outlet, $s->day, $short, $crop->produce->goods($short),
+                $crop->produce->goods($promised->of($s)), $worth, self::product($garden, $s->item));
         }, $shortages);
     }
 

@@ -11,11 +11,12 @@ use JollyFurrow\Time\Day;
 final readonly class ShortRow
 {
     /**
+     * @param float       $units   of sale that are short
      * @param float       $worth   cents
      * @param string|null $product key of a product that is made of it
      */
-    public function __construct(public string $item, public string $name, public string $outlet, public Day $day, public Goods $amount,
-        public Goods $of, public float $worth, public ?string $product)
+    public function __construct(public string $item, public string $name, public string $outlet, public Day $day, public float $units,
+        public Goods $amount, public Goods $of, public float $worth, public ?string $product)
     {
     }
 

@@ -172,7 +172,7 @@ final class ByHandPagesTest extends AppCase
         $this->browser->followRedirect();
         self::assertStringContainsString('on bed A2 finished', $this->text());
         self::assertStringContainsString('5 m of 10 m', $this->text());
-        self::assertStringContainsString('Short: Boxes 11 Mar, 55 stalks', $this->text());
+        self::assertStringContainsString('Short: Boxes 11 Mar, 49 stalks', $this->text());
         $standing = array_map(static fn (Planting $p): array => [$p->pieces[0]->bed, $p->standing], $this->snapshot()->plantings->all());
         sort($standing);
 

@@ -33,6 +33,24 @@ final class MendPagesTest extends AppCase
         self::assertResponseStatusCodeSame(404);
     }
 
+    /** Twenty heads promised are twenty heads short, though 22 must be cut for them. */
+    public function testWhatIsShortIsToldAsItWasPromised(): void
+    {
+        foreach (['/plan', '/wall', '/plan/mend/lettuce-head'] as $page) {
+            $this->browser->request('GET', $this->path($page));
+            self::assertStringContainsString('20 heads', $this->text(), $page);
+            self::assertStringNotContainsString('22 heads', $this->text(), $page);
+        }
+        self::assertStringContainsString('20 heads of 20 heads', $this->fetched('/plan'));
+    }
+
+    private function fetched(string $page): string
+    {
+        $this->browser->request('GET', $this->path($page));
+
+        return $this->text();
+    }
+
     public function testAPlannedPlantingSaysWhy(): void
     {
         $values = SmallGarden::values();
