@@ -69,9 +69,11 @@ final readonly class DryRun
         }
         $changes = [];
         foreach ($rows as [$short, $was, $is]) {
-            $told = static fn (int $units): int => (int) ceil($promised->short($short->item, $short->outlet, $short->day, $units, $short->wanted));
+            $told = static fn (int $units): int => (int) ceil($promised->short($short->item, $short->outlet, $short->day, $units,
+                $short->wanted));
             if ($told($was) !== $told($is)) {
-                $changes[] = new SupplyChange($short->item, $short->outlet, $short->day, $told($was), $told($is), (int) ceil($promised->of($short)));
+                $changes[] = new SupplyChange($short->item, $short->outlet, $short->day, $told($was), $told($is),
+                    (int) ceil($promised->of($short)));
             }
         }
 
