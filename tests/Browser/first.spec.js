@@ -65,3 +65,45 @@ test('from nothing to a garden with what stands in it, in five clicks', async ({
   await expect(page.getByRole('row', { name: /Carrot, storage/ })).toBeVisible();
   expect((await page.request.get(first)).status()).toBe(404);
 });
+
+// Three outlets and what they take, as it lies in somebody's spreadsheet: to a plan of one's own within forty clicks, a paste counted as one.
+test('from there to a plan with three outlets, within forty clicks', async ({ page }) => {
+  let clicks = 6;
+  const click = async (what) => { clicks += 1; await what.click(); };
+  const button = (name) => page.getByRole('button', { name });
+  const paste = async (field, rows) => { clicks += 1; await field.fill(rows.map((row) => row.join('\t')).join('\n')); };
+  await page.goto(first.replace(/\/first.*/, '/sign-in'));
+  await page.getByLabel('E-mail address').fill('tansy@example.test');
+  await page.getByLabel('Password').fill('under the old pear');
+  await button('Sign in').click();
+
+  await click(page.getByRole('link', { name: 'Beds', exact: true }).first());
+  await click(page.getByRole('link', { name: /Paste a list of beds/ }));
+  await paste(page.getByLabel('One bed, or a run of beds'), [['B1-B6', '50 ft', '30 in'], ['T1-T2', '50 ft', '30 in', 'tunnel']]);
+  await click(button('Save'));
+
+  await click(page.getByRole('link', { name: 'Markets' }).first());
+  await click(page.getByRole('link', { name: 'Outlets and products' }).first());
+  await click(page.getByRole('link', { name: /Paste a list of outlets/ }));
+  const bring = async (kind, rows) => {
+    await click(page.getByText(`Bring ${kind} in`));
+    await paste(page.locator(`form[action$="/${kind}"] textarea`), rows);
+    await click(page.locator(`form[action$="/${kind}"]`).getByRole('button', { name: 'Show what changes' }));
+    await click(button('Save'));
+  };
+  await bring('outlets', [['Outlet', 'Days', 'Priority'], ['Farm shop', 'Tue, Sat', '2'], ['Boxes', 'Wed', '1'], ['Inn', 'Fri', '3']]);
+  await bring('products', [['Product', 'Unit', 'Price', 'Made of'], ['Radishes', 'bunch', '2.50', 'radish'], ['Arugula', '100 g', '3', 'rocket'], ['Salad', 'head', '2', 'head lettuce']]);
+  const weeks = [...Array(5).keys()].map((n) => new Date(Date.UTC(2026, 8, 14 + 7 * n)));
+  const on = (monday, day) => new Date(monday.getTime() + day * 86_400_000).toISOString().slice(0, 10);
+  await bring('promises', [['Outlet', 'Product', 'Day', 'Quantity'], ...weeks.flatMap((monday) => [
+    ['Farm shop', 'Radishes', on(monday, 1), 8], ['Farm shop', 'Salad', on(monday, 5), 12], ['Boxes', 'Arugula', on(monday, 2), 15], ['Inn', 'Radishes', on(monday, 4), 5]])]);
+
+  await click(page.getByRole('link', { name: 'Plan', exact: true }).first());
+  await click(button(/Draw up/));
+  await expect(page).toHaveURL(/\/proposal$/, { timeout: 60_000 });
+  await click(button(/Take (all|the)/).first());
+  await click(page.getByRole('link', { name: 'Wall' }).first());
+  await expect(page.locator('a.planting title', { hasText: 'Radish' }).first()).toBeAttached();
+  expect(clicks).toBeLessThanOrEqual(40);
+  console.log(`${clicks} clicks to a plan`);
+});
