@@ -27,3 +27,13 @@ document.addEventListener('keydown', (event) => {
     if (find) { event.preventDefault(); find.focus(); find.select(); }
   }
 });
+
+// What is wrong is gone to at once: its field has the focus, and with it its message is read out.
+const goToFault = () => {
+  const first = document.querySelector('main [aria-invalid="true"], main fieldset:has(> .fault) input');
+  if (!first) return;
+  for (let at = first.closest('details'); at; at = at.parentElement.closest('details')) at.open = true;
+  first.focus();
+};
+goToFault();
+document.addEventListener('htmx:afterSettle', (event) => { if (event.target.querySelector?.('[aria-invalid="true"]')) goToFault(); });

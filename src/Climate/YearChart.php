@@ -21,8 +21,12 @@ final class YearChart
     private const WIDTH = 732.0;
     private const HEIGHT = 260.0;
     private const STEP = 3;
+    /** Half as wide as the words on a line are. */
+    private const ROOM = 70.0;
+    /** Days before the warmest at which the line of the coldest is named. */
+    private const SPRING = 95;
 
-    /** @return array{band: array<string, string>, line: array<string, string>, light: string, ten: float, zero: float, degrees: list<array{y: float, label: string}>, months: list<MonthTick>, hours: list<array{y: float, label: string}>} */
+    /** @return array{says: array<string, array{x: float, y: float}>, band: array<string, string>, line: array<string, string>, light: string, ten: float, zero: float, degrees: list<array{y: float, label: string}>, months: list<MonthTick>, hours: list<array{y: float, label: string}>} */
     public static function of(Climate $climate, float $latitude, Formatter $format): array
     {
         $axis = new TimeAxis(Day::fromDate(2025, 1, 1)->number, Climate::DAYS, self::WIDTH);
@@ -54,7 +58,13 @@ final class YearChart
         }
         $chart['months'] = $axis->months();
 
-        return [...$chart, 'light' => 'M'.implode('L', $light), 'ten' => $hour(10), 'zero' => $y(0)];
+        $warmest = (int) array_search(max([0.0, ...$climate->max]), $climate->max, true);
+        $before = ($warmest + Climate::DAYS - self::SPRING) % Climate::DAYS;
+        $at = static fn (int $n): float => max(self::ROOM, min(self::WIDTH - self::ROOM, $axis->at($axis->first + $n)));
+        $says = ['max' => ['x' => $at($warmest), 'y' => $y($climate->max[$warmest] + $climate->maxSd[$warmest])],
+            'min' => ['x' => $at($before), 'y' => $y($climate->min[$before] - $climate->minSd[$before])]];
+
+        return [...$chart, 'says' => $says, 'light' => 'M'.implode('L', $light), 'ten' => $hour(10), 'zero' => $y(0)];
     }
 
     /** @return list<float> degrees C that are round numbers on the garden's own scale */

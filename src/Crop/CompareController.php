@@ -18,6 +18,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Nursery\SeedNeed;
+use JollyFurrow\Promise\Product;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Time\Day;
@@ -33,6 +34,7 @@ final class CompareController extends Page
 {
     private const MOST = 4;
     private const BACK = 366;
+    private const FIRST = 'lettuce-head';
     /** Width of a bed where the garden has none of that place type, micrometres. */
     private const USUAL_WIDTH = 75 * Length::CENTIMETRE;
 
@@ -49,6 +51,7 @@ final class CompareController extends Page
                 $chosen[] = [$key, StandWay::tryFrom(\is_string($stands[$n] ?? null) ? $stands[$n] : '') ?? StandWay::Book];
             }
         }
+        $chosen = $entry->isBegun() ? $chosen : self::twoWays($garden, $book);
         $byReady = 'ready' === $entry->raw('ask');
         $day = $entry->isBegun() ? $entry->day('sow') : $garden->today;
         $length = $entry->isBegun() ? $entry->length('length', $garden->settings->units->longUnit(), 0.5, 500) : Length::fromMetres(10);
@@ -56,12 +59,37 @@ final class CompareController extends Page
         if ($entry->isBegun() && ([] === $chosen || \count($chosen) > self::MOST)) {
             $entry->fault('way', [] === $chosen ? 'Choose at least one way.' : 'At most four ways stand side by side.');
         }
-        $rows = $entry->isBegun() && $entry->isGood() ? array_map(static fn (array $one): array => self::row($garden, $book, $recipes,
+        $rows = $entry->isGood() ? array_map(static fn (array $one): array => self::row($garden, $book, $recipes,
             $one[0], $one[1], $day, $byReady, $length, $place), $chosen) : [];
 
         return $this->page($request, 'crop/compare.html.twig', ['visit' => $visit, 'garden' => $garden, 'ways' => $ways,
             'stands' => StandWay::cases(), 'chosen' => $chosen, 'entry' => $entry, 'rows' => $rows, 'most' => self::MOST], 'compare',
             $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    /**
+     * Two ways to grow what the garden grows or sells, where the book knows two; of the first crop of all otherwise.
+     *
+     * @return list<array{string, StandWay}>
+     */
+    private static function twoWays(Garden $garden, CropBook $book): array
+    {
+        $items = [...array_column($garden->plantings->all(), 'item'), ...array_merge(...array_map(
+            static fn (Product $p): array => array_column($p->parts, 'item'), $garden->products)), self::FIRST];
+        foreach (array_unique($items) as $item) {
+            $ways = [];
+            foreach ($book->entries() as $crop) {
+                $place = \in_array(PlaceType::Field, $crop->places(), true);
+                foreach ($place && $crop->item() === $item ? $crop->methods() : [] as $method) {
+                    $ways[] = [$crop->key.'/'.$method->value, StandWay::Book];
+                }
+            }
+            if (\count($ways) > 1) {
+                return \array_slice($ways, 0, 2);
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, string> "crop/method" => words */

@@ -27,15 +27,17 @@ final readonly class TimingChart
     /** The rows of what stands against a sowing lie below the months. */
     private const BELOW = 26.0;
     private const ROW = 15.0;
+    /** So wide is the longest name of a line. */
+    private const NAME = 110.0;
 
     /**
-     * @param list<array{place: PlaceType, line: string, band: string}>                $lines
-     * @param array<string, list<array{int, int|null, int|null, string}>>              $points by place type: sowing, ready, last good day, what stands against it
-     * @param list<array{day: Day, cells: array<string, TimingCell>}>                  $rows
-     * @param list<MonthTick>                                                          $months across
-     * @param list<MonthTick>                                                          $up
-     * @param list<array{x: float, w: float}>                                          $unsafe
-     * @param list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}> $risks
+     * @param list<array{place: PlaceType, line: string, band: string, x: float, y: float}> $lines  with where its name stands
+     * @param array<string, list<array{int, int|null, int|null, string}>>                   $points by place type: sowing, ready, last good day, what stands against it
+     * @param list<array{day: Day, cells: array<string, TimingCell>}>                       $rows
+     * @param list<MonthTick>                                                               $months across
+     * @param list<MonthTick>                                                               $up
+     * @param list<array{x: float, w: float}>                                               $unsafe
+     * @param list<array{risk: Risk, y: float, runs: list<array{x: float, w: float}>}>      $risks
      */
     private function __construct(
         public array $lines,
@@ -48,6 +50,7 @@ final readonly class TimingChart
         public array $risks,
         public float $height,
         public array $unsafe,
+        public float $catalogueEnd,
     ) {
     }
 
@@ -64,7 +67,7 @@ final readonly class TimingChart
         $risks = self::risks($curves[0]->days);
 
         return new self(
-            array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves),
+            self::apart(array_map(static fn (TimingCurve $c): array => self::line($c, $first->number), $curves)),
             \sprintf('M0 %sL%s %s', self::y($catalogue), self::WIDTH, self::y(365 + $catalogue)),
             self::points($curves, $sayer),
             self::rows($curves),
@@ -75,6 +78,7 @@ final readonly class TimingChart
             $risks,
             self::HEIGHT + self::BELOW + self::ROW * (\count($risks) + 1),
             self::runs(array_map(static fn (SowingDay $d): bool => [] !== $d->risks, $curves[0]->days)),
+            max(0.0, self::y(365 + $catalogue)),
         );
     }
 
@@ -160,16 +164,22 @@ final readonly class TimingChart
         return $runs;
     }
 
-    /** @return array{place: PlaceType, line: string, band: string} */
+    /** @return array{place: PlaceType, line: string, band: string, x: float, y: float} */
     private static function line(TimingCurve $curve, int $first): array
     {
         $line = $band = '';
         $open = null;
+        $run = $longest = 0;
+        $end = [0.0, 0.0];
         foreach ($curve->days as $n => $d) {
             $isOpen = null !== $d->ready && $d->ready - $first <= self::DAYS_UP;
             if (!$isOpen || 0 !== $n % self::STEP) {
                 $open = $isOpen ? $open : null;
                 continue;
+            }
+            $run = null === $open ? 1 : $run + 1;
+            if ($run > $longest) {
+                [$longest, $end] = [$run, [self::x($n), self::y((int) $d->ready - $first)]];
             }
             $line .= (null === $open ? 'M' : 'L').self::x($n).' '.self::y((int) $d->ready - $first);
             $band .= \sprintf('M%s %sV%s', self::x($n), self::y((int) $d->ready - $first),
@@ -177,7 +187,27 @@ final readonly class TimingChart
             $open = $n;
         }
 
-        return ['place' => $curve->place, 'line' => $line, 'band' => $band];
+        return ['place' => $curve->place, 'line' => $line, 'band' => $band, 'x' => $end[0], 'y' => $end[1]];
+    }
+
+    /**
+     * The names of the lines beside their ends, none over another.
+     *
+     * @param list<array{place: PlaceType, line: string, band: string, x: float, y: float}> $lines
+     *
+     * @return list<array{place: PlaceType, line: string, band: string, x: float, y: float}>
+     */
+    private static function apart(array $lines): array
+    {
+        usort($lines, static fn (array $a, array $b): int => $b['y'] <=> $a['y']);
+        foreach ($lines as $i => $line) {
+            $lines[$i]['y'] = 0 === $i ? $line['y'] : min($line['y'], $lines[$i - 1]['y'] - self::ROW);
+            $lines[$i]['x'] = min($line['x'], self::WIDTH - self::NAME);
+        }
+        usort($lines, static fn (array $a, array $b): int => array_search($a['place'], PlaceType::cases(), true)
+            <=> array_search($b['place'], PlaceType::cases(), true));
+
+        return $lines;
     }
 
     private static function x(int $day): float

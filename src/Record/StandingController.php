@@ -47,6 +47,8 @@ final class StandingController extends Page
 {
     private const WEEKS = 26;
     private const SHOWN = 12;
+    /** Days a stretch is free. */
+    private const WORTH_TELLING = 7;
 
     #[Route('/g/{garden}/standing', name: 'standing', methods: ['GET'])]
     public function stands(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book): Response
@@ -215,7 +217,9 @@ final class StandingController extends Page
         }
         $free = array_merge([], ...array_map(static fn (Bed $bed): array => BedOutlook::of($bed, $onBed[$bed->name] ?? [],
             $garden->today), $garden->bedsInUse()));
-        $free = array_values(array_filter($free, static fn (BedOutlook $o): bool => !$o->isFreeNow()));
+        // What is taken again within days is no room for anything.
+        $free = array_values(array_filter($free, static fn (BedOutlook $o): bool => !$o->isFreeNow()
+            && (null === $o->until || $o->until->since($o->from) + 1 >= self::WORTH_TELLING)));
         usort($free, static fn (BedOutlook $a, BedOutlook $b): int => [$a->from->number, $a->stretch->bed] <=> [$b->from->number,
             $b->stretch->bed]);
 

@@ -116,7 +116,7 @@ test('a stand is counted, a sign is seen with one tap, and both are undone', asy
 test('the weather moves what stands, and the new dates are taken and taken back', async ({ page }) => {
   const garden = await openDemo(page);
   await page.goto(`${garden}/standing`);
-  await expect(page.getByRole('heading', { name: /What the weather has moved/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /The weather has\s+moved/ })).toBeVisible();
   await expect(page.getByText(/expected\s+[\s\S]*,\s+was\s+[\s\S]*:\s+(cool|warm)\s+(May|June|July)/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Take the new dates' }).click();
   await expect(page.getByRole('status').first()).toContainText(/dated anew from the weather|takes the bed before/);

@@ -153,8 +153,8 @@ final class DrawUpTest extends AppCase
         $this->browser->request('GET', $this->path('/plan'));
 
         self::assertStringContainsString('No sowing can meet these dates', $this->text());
-        self::assertSelectorTextContains('#short + h3', 'Too late to sow for');
-        self::assertSelectorTextContains('#short + h3 + div', 'Sweet corn');
+        self::assertSelectorTextContains('main details summary', 'Too late to sow for (1 crop)');
+        self::assertSelectorTextContains('main details table', 'Sweet corn');
     }
 
     public function testOneMoreSowingIsPlannedLockedAndTakenBack(): void
