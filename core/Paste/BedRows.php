@@ -30,7 +30,7 @@ final class BedRows
             'unheated tunnel' => PlaceType::Tunnel,
         'unheated' => PlaceType::Tunnel, 'heated' => PlaceType::Heated, 'heated tunnel' => PlaceType::Heated,
         'greenhouse' => PlaceType::Heated];
-    private const RUN = '/^(\D*)(\d{1,4})\s*(?:-|–|—|to|\.\.\.?|…)\s*(\D*)(\d{1,4})$/u';
+    private const LONGEST_RUN = 200;
     private const LENGTHS = ['length' => [0.5, 500.0], 'width' => [0.1, 10.0], 'path' => [0.0, 10.0]];
 
     /** @var list<Bed> */
@@ -159,15 +159,13 @@ final class BedRows
     private function names(int $line, string $cell): array
     {
         $name = trim((string) preg_replace('/^beds?\s+(?=\S)/i', '', $cell));
-        $names = [$name];
-        if (1 === preg_match(self::RUN, $name, $m) && (trim($m[3]) === trim($m[1]) || '' === trim($m[3])) && (int) $m[2] < (int) $m[4]) {
-            if ((int) $m[4] - (int) $m[2] >= 200) {
-                $this->faults[] = Message::of(BedRowFault::LongRange, line: $line, text: Quote::of($cell), most: 200);
+        $run = BedRun::of($name);
+        if (null !== $run && $run->count() > self::LONGEST_RUN) {
+            $this->faults[] = Message::of(BedRowFault::LongRange, line: $line, text: Quote::of($cell), most: self::LONGEST_RUN);
 
-                return [];
-            }
-            $names = array_map(static fn (int $n): string => $m[1].$n, range((int) $m[2], (int) $m[4]));
+            return [];
         }
+        $names = $run?->names() ?? [$name];
         foreach ($names as $one) {
             $bad = '' === $one ? Message::of(BedRowFault::NoBed, line: $line) : BedName::fault($one);
             if (null !== $bad) {

@@ -13,7 +13,6 @@ use JollyFurrow\Land\Bed;
  */
 final readonly class ListRows
 {
-    private const RUN = '/^(\D*)(\d{1,4})\s*(?:-|–|—|to|\.\.\.?|…)\s*(\D*?)\s*(\d{1,4})$/u';
     private const LONGEST_RUN = 60;
     private const TOTAL = '/^(grand\s+|sub-?\s?)?(totals?|sums?|in all)\b/i';
     /** Headings are looked for so far down. */
@@ -140,9 +139,9 @@ final readonly class ListRows
         if ('' === $cell || \in_array($cell, $names, true)) {
             return [$cell];
         }
-        if (1 === preg_match(self::RUN, $cell, $m) && ('' === trim($m[3]) || trim($m[3]) === trim($m[1])) && (int) $m[2] < (int) $m[4]
-            && (int) $m[4] - (int) $m[2] < self::LONGEST_RUN) {
-            return array_map(static fn (int $n): string => $m[1].$n, range((int) $m[2], (int) $m[4]));
+        $run = BedRun::of($cell);
+        if (null !== $run && $run->count() <= self::LONGEST_RUN) {
+            return $run->names();
         }
         $parts = array_values(array_filter(preg_split('/\s*(?:,|\+|&|\/|\band\b)\s*/i', $cell) ?: [],
             static fn (string $p): bool => '' !== $p));
