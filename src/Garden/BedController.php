@@ -21,10 +21,16 @@ use Symfony\Component\Routing\Attribute\Route;
 final class BedController extends Page
 {
     #[Route('/g/{garden}/bed/{bed}', name: 'bed', methods: ['GET'])]
-    public function bed(Request $request, Visit $visit, string $bed, Snapshot $snapshot, CropBook $book, RecipeBook $recipes): Response
+    public function bed(Request $request, Visit $visit, string $bed, Snapshot $snapshot, CropBook $book, RecipeBook $recipes,
+        OldBedName $old): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $found = $garden->bedsByName()[$bed] ?? throw $this->createNotFoundException('There is no such bed.');
+        $found = $garden->bedsByName()[$bed] ?? null;
+        if (null === $found) {
+            $now = $old->nowCalled($visit->gardenId, $bed) ?? throw $this->createNotFoundException('There is no such bed.');
+
+            return $this->redirectToRoute('bed', ['garden' => $visit->gardenId, 'bed' => $now]);
+        }
         $cards = BedCard::all($garden, $found, $book, $recipes);
         $names = array_map(static fn ($b): string => $b->name, $garden->beds);
         $at = (int) array_search($bed, $names, true);

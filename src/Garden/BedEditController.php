@@ -117,7 +117,9 @@ final class BedEditController extends BedPage
             $rules = $garden->settings->rules->renamingBed($was->name, $is->name, \in_array($was->name, $garden->blocks, true));
             $this->choose($gardenId, $garden, $rules);
         }
-        $this->dropProposal($gardenId);
+        $isOnlyNamed = null === $after && $is == new Bed($is->name, $was->block, $was->position, $was->length, $was->width, $was->path,
+            $was->place, $was->temper, $was->quarantine, $was->retired);
+        $isOnlyNamed ? $this->proposals->renameBed($gardenId, $was->name, $is->name) : $this->dropProposal($gardenId);
         if ($is->block !== $was->block) {
             $block = $this->entities->getRepository(BlockRecord::class)->findOneBy(['gardenId' => $gardenId, 'name' => $is->block]);
             if (null === $block) {

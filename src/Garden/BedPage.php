@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Log\ChangeLog;
+use App\Proposal\Proposals;
 use App\Rows\BedRecord;
 use App\Rows\GardenRecord;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
-use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
@@ -24,14 +24,14 @@ use Symfony\Component\HttpFoundation\Response;
 abstract class BedPage extends Page
 {
     public function __construct(protected readonly Snapshot $snapshot, protected readonly CropBook $book,
-        protected readonly EntityManagerInterface $entities, protected readonly ChangeLog $log, private readonly Connection $connection)
+        protected readonly EntityManagerInterface $entities, protected readonly ChangeLog $log, protected readonly Proposals $proposals)
     {
     }
 
     /** A proposal stands on the beds as they were: it is drawn up anew. */
     protected function dropProposal(string $gardenId): void
     {
-        $this->connection->delete('proposal', ['garden_id' => $gardenId]);
+        $this->proposals->drop($gardenId);
     }
 
     protected function choose(string $gardenId, Garden $garden, PlanRules $rules): void

@@ -82,7 +82,7 @@ final class BedsController extends Page
         if (null === $past || !$form->isValid()) {
             return $this->show($request, $visit, $garden, $this->freshSeries(), $form);
         }
-        $words = \sprintf('History of bed %s: %s, cleared %s', $past->stretch->bed, $past->crop, $past->cleared->iso());
+        $words = \sprintf('History of bed %s: %s, cleared %s', $past->stretch->bed, $past->crop, $this->sayer->shortDay($past->cleared));
         $log->record($visit->gardenId, $visit->accountId, $words, static function () use ($visit, $past, $entities): void {
             $of = ['gardenId' => $visit->gardenId, 'name' => $past->stretch->bed];
             $bed = $entities->getRepository(BedRecord::class)->findOneBy($of) ?? throw new \OutOfBoundsException('There is no such bed.');

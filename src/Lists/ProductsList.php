@@ -10,6 +10,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Measure\Mass;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Paste\CropNames;
 use JollyFurrow\Promise\Part;
@@ -82,9 +83,17 @@ final readonly class ProductsList extends GardenList
     {
         $parts = [];
         foreach (preg_split('/\s*[+;]\s*/', $entry->raw('parts')) ?: [] as $text) {
-            preg_match('/^(?:(\d{1,5}(?:[.,]\d{1,3})?)\s*(?:x|×)?\s+)?(.*)$/u', $text, $m);
-            $meant = $this->names->meant($m[2] ?? '');
-            $units = (float) str_replace(',', '.', '' === ($m[1] ?? '') ? '1' : $m[1]);
+            preg_match('/^(?:(\d{1,5}(?:[.,]\d{1,3})?)\s*(kg|g|lbs?|oz)?\s*(?:x|×|of\b)?\s+)?(.*)$/iu', $text, $m);
+            $meant = $this->names->meant($m[3] ?? '');
+            $isWeighed = '' !== ($m[2] ?? '');
+            $units = $isWeighed ? Mass::parse(($m[1] ?? '').$m[2], Units::Metric, Mass::fromGrams(0), Mass::fromGrams(1e9))->grams / 100
+                : (float) str_replace(',', '.', '' === ($m[1] ?? '') ? '1' : $m[1]);
+            if ($isWeighed && 1 === \count($meant) && !$this->book->get($meant[0])->produce->isByWeight()) {
+                $entry->fault('parts', \sprintf('%s is sold by the %s, not by weight.', $this->book->get($meant[0])->name,
+                    $this->book->get($meant[0])->produce->unit));
+
+                return [];
+            }
             if (1 !== \count($meant) || $units <= 0.0) {
                 $entry->fault('parts', \sprintf('%s is not clear. Write how many units of which crop: 1 Head lettuce + 0.5 Arugula.',
                     Quote::of($text)));

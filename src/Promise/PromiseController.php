@@ -89,7 +89,8 @@ final class PromiseController extends Page
         $quantities = [$product => array_fill_keys(array_map(static fn (Day $d): int => $d->number, $days), $quantity)];
 
         return $this->filled($visit, $log, $entry, $outlet, $first, $quantities, \sprintf('%s to %s every %s from %s to %s',
-            $typed->raw('quantity').' '.$product, $outlet->name, 1 === $weeks ? 'week' : $weeks.' weeks', $first->iso(), $last->iso()));
+            $typed->raw('quantity').' '.$product, $outlet->name, 1 === $weeks ? 'week' : $weeks.' weeks', $this->sayer->shortDay($first),
+                $this->sayer->shortDay($last)));
     }
 
     /** What was promised 52 weeks before, times a share, where nothing is promised yet. */
@@ -118,7 +119,8 @@ final class PromiseController extends Page
         }
 
         return $this->filled($visit, $log, $entry, $outlet, $first, $quantities,
-            \sprintf('%s from %s to %s about as the year before, %s %%', $outlet->name, $first->iso(), $last->iso(),
+            \sprintf('%s from %s to %s about as the year before, %s %%', $outlet->name, $this->sayer->shortDay($first),
+                $this->sayer->shortDay($last),
                 $typed->raw('percent')));
     }
 
@@ -153,7 +155,8 @@ final class PromiseController extends Page
     /** @param array{quantities: array<string, array<int, float>>, prices: array<string, Money>} $read */
     private function store(Visit $visit, ChangeLog $log, PromiseEntry $entry, Outlet $outlet, Day $from, array $read): int
     {
-        return $log->record($visit->gardenId, $visit->accountId, static fn (int $n): string => \sprintf('%d promise%s to %s changed, weeks from %s', $n, 1 === $n ? '' : 's', $outlet->name, $from->iso()),
+        return $log->record($visit->gardenId, $visit->accountId, fn (int $n): string => \sprintf('%d promise%s to %s changed, weeks from %s',
+            $n, 1 === $n ? '' : 's', $outlet->name, $this->sayer->shortDay($from)),
             static fn (): int => $entry->keep($visit->gardenId, $outlet->key, $read));
     }
 

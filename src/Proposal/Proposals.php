@@ -78,6 +78,33 @@ final readonly class Proposals
         $this->connection->update('proposal', ['changes' => self::json($values)], ['garden_id' => $gardenId]);
     }
 
+    /** A bed is called otherwise: the open proposal speaks of it under its new name. */
+    public function renameBed(string $gardenId, string $old, string $new): void
+    {
+        $row = $this->connection->fetchAssociative('SELECT * FROM proposal WHERE garden_id = ?', [$gardenId]);
+        if (false === $row) {
+            return;
+        }
+        $word = '/(?<![\p{L}\d])'.preg_quote($old, '/').'(?![\p{L}\d])/u';
+        $rename = static function (array $values) use (&$rename, $old, $new, $word): array {
+            foreach ($values as $name => $value) {
+                $values[$name] = match (true) {
+                    \is_array($value) => $rename($value),
+                    'bed' === $name && $value === $old => $new,
+                    'why' === $name && \is_string($value) => preg_replace($word, addcslashes($new, '\\$'), $value),
+                    default => $value,
+                };
+            }
+
+            return $values;
+        };
+        $values = self::stored($row);
+        $values['open'] = array_map($rename, $values['open']);
+        $values['kept'] = array_map(static fn (string $why): string => (string) preg_replace($word, addcslashes($new, '\\$'), $why),
+            $values['kept']);
+        $this->connection->update('proposal', ['changes' => self::json($values)], ['garden_id' => $gardenId]);
+    }
+
     public function drop(string $gardenId): void
     {
         $this->connection->delete('proposal', ['garden_id' => $gardenId]);

@@ -34,8 +34,10 @@ final readonly class NoteForm
         $day = '' === $entry->raw('day') ? $garden->today : $entry->day('day');
         $length = '' === $entry->raw('length') ? null : $entry->length('length', $garden->settings->units->longUnit(), 0.1, 500);
         $share = '' === $entry->raw('share') ? null : (float) $entry->oneOf('share', array_map(strval(...), array_keys(self::SHARES)));
-        $units = '' === $entry->raw('units') ? null : $entry->float('units', 0, 1_000_000) * ($this->book->grown($planting->item,
-            $planting->variety)->produce->isByWeight() ? 10 : 1);
+        $isByWeight = $this->book->grown($planting->item, $planting->variety)->produce->isByWeight();
+        $units = '' === $entry->raw('units') ? null : ($isByWeight ? $entry->mass('units', $garden->settings->units,
+            100_000_000)->grams / 100
+            : $entry->float('units', 0, 1_000_000));
         $words = $entry->raw('words');
         if (mb_strlen($words) > 400 || !mb_check_encoding($words, 'UTF-8')) {
             $entry->fault('words', 'At most 400 characters fit here.');

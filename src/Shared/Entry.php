@@ -8,6 +8,7 @@ use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\LengthUnit;
+use JollyFurrow\Measure\Mass;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Temperature;
 use JollyFurrow\Measure\Units;
@@ -139,6 +140,14 @@ final class Entry
     {
         return $this->parsed($field, static fn (string $text): Temperature => Temperature::parse($text, $bare, $least, $most))
             ?? Temperature::fromCelsius($least);
+    }
+
+    /** @param float $most grams */
+    public function mass(string $field, Units $bare, float $most): Mass
+    {
+        return $this->parsed($field, static fn (string $text): Mass => Mass::parse($text, $bare, Mass::fromGrams(0),
+            Mass::fromGrams($most)))
+            ?? Mass::fromGrams(0);
     }
 
     public function day(string $field): Day

@@ -75,7 +75,7 @@ final class StationController extends Page
             return $this->show($request, $visit, $garden, $form);
         }
         $read = static fn (): int => $keeper->read($visit->gardenId, DailyRecord::fromRows([$row]), 'typed');
-        $log->record($visit->gardenId, $visit->accountId, \sprintf('Reading of %s typed', $typed->day->iso()), $read);
+        $log->record($visit->gardenId, $visit->accountId, \sprintf('Reading of %s typed', $this->sayer->shortDay($typed->day)), $read);
 
         return $this->kept($visit, 'The reading is saved.', $this->generateUrl('station', ['garden' => $visit->gardenId]));
     }

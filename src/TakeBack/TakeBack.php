@@ -9,6 +9,7 @@ use App\Books\GardenRecipes;
 use App\Log\ChangeLog;
 use App\Log\MovedOn;
 use App\Log\RowImages;
+use App\Proposal\Proposals;
 use App\Rows\Change;
 use App\Shared\Today;
 use Doctrine\DBAL\Connection;
@@ -19,8 +20,11 @@ use JollyFurrow\Book\BookFault;
 /** Takes a change back: puts the rows' earlier images in place, if nothing has moved on since. */
 final readonly class TakeBack
 {
+    private const NAMED = ['name' => true, 'version' => true];
+
     public function __construct(private EntityManagerInterface $entities, private Connection $connection, private RowImages $images,
-        private ChangeLog $log, private Today $today, private GardenBooks $books, private GardenRecipes $recipes)
+        private ChangeLog $log, private Today $today, private GardenBooks $books, private GardenRecipes $recipes,
+        private Proposals $proposals)
     {
     }
 
@@ -43,6 +47,7 @@ final readonly class TakeBack
                 $this->images->restore($image['table'], $image['id'], $now[$i], $image['before']);
                 $swapped[] = ['table' => $image['table'], 'id' => $image['id'], 'before' => $now[$i], 'after' => $this->images->of($image)];
             }
+            $this->proposalFollows($change);
             if ([] !== $this->connection->fetchAllAssociative('PRAGMA foreign_key_check') || !$this->isBookWhole($change)
                 || !$this->areRecipesThere($change)) {
                 throw MovedOn::inUse($change->number);
@@ -56,6 +61,21 @@ final readonly class TakeBack
             }
         });
         $this->entities->clear();
+    }
+
+    /** An open proposal speaks of beds by name: it follows a name that comes back, and goes with any other change of a bed. */
+    private function proposalFollows(Change $change): void
+    {
+        foreach ($change->images as $image) {
+            if ('bed' !== $image['table']) {
+                continue;
+            }
+            [$is, $was] = [$image['after']['name'] ?? null, $image['before']['name'] ?? null];
+            $isOnlyNamed = null !== $image['before'] && null !== $image['after'] && array_diff_key($image['before'], self::NAMED)
+                == array_diff_key($image['after'], self::NAMED);
+            $isOnlyNamed && \is_string($is) && \is_string($was) ? $this->proposals->renameBed($change->gardenId, $is, $was)
+                : $this->proposals->drop($change->gardenId);
+        }
     }
 
     /**

@@ -35,6 +35,33 @@ final class BedEditTest extends AppCase
         self::assertSame($before, $this->exported());
     }
 
+    /** The proposal nobody has taken yet speaks of the bed as it is called, there and back; an old address leads on. */
+    public function testAProposalFollowsTheName(): void
+    {
+        $this->post($this->path('/plan'), []);
+        $open = fn (): mixed => $this->service(Connection::class)->fetchOne('SELECT changes FROM proposal');
+        $before = $open();
+        self::assertIsString($before);
+        preg_match('/"bed":"([^"]+)"/', $before, $m);
+        $bed = $m[1] ?? '';
+        $is = $this->snapshot()->bedsByName()[$bed];
+        $this->post($this->path('/bed/'.$bed.'/edit'), ['name' => 'Quince row', 'block' => $is->block, 'length' => '25 m',
+            'width' => '75 cm',
+            'path' => '45 cm', 'place' => $is->place->value]);
+        self::assertResponseRedirects($this->path('/bed/Quince%20row'));
+        $then = $open();
+        self::assertIsString($then);
+        self::assertStringNotContainsString('"bed":"'.$bed.'"', $then);
+        self::assertSame(substr_count($before, '"bed":"'.$bed.'"'), substr_count($then, '"bed":"Quince row"'));
+        $this->browser->request('GET', $this->path('/bed/'.$bed));
+        self::assertResponseRedirects($this->path('/bed/Quince%20row'));
+        $this->browser->request('GET', $this->path('/bed/Never'));
+        self::assertResponseStatusCodeSame(404);
+        $last = $this->service(Connection::class)->fetchOne('SELECT MAX(number) FROM log_entry');
+        $this->post($this->path('/log/'.(is_numeric($last) ? (string) $last : '').'/take-back'), []);
+        self::assertSame($before, $open());
+    }
+
     public function testLengthWidthPlaceAndBlock(): void
     {
         $this->post($this->path('/plan'), []);

@@ -77,6 +77,9 @@ final class ListsTest extends AppCase
         yield 'a product' => ['products', ['Price,"Made of"' => "Price,\"Made of\"\r\nPods,bag,2.5,2 snap peas + 0.5 leek"],
             '1 new, 0 changed',
             'Pods,bag,2.50,"2 Snap pea + 0.5 Leek"'];
+        yield 'a product by weight' => ['products',
+            ['Price,"Made of"' => "Price,\"Made of\"\r\nRocket,bag,4,1 lb of rocket"], '1 new, 0 changed',
+            'Rocket,bag,4.00,"4.536 Arugula"'];
         yield 'promises' => ['promises', ['Outlet,Product,Day,Quantity' => "Outlet,Product,Day,Quantity\r\nstall,Lettuce,2026-10-10,12"],
             '1 new, 0 changed',
             'Stall,Lettuce,2026-10-10,12'];
@@ -114,6 +117,8 @@ final class ListsTest extends AppCase
             'promises are made on a day it would not be there']];
         yield 'a product' => ['products', "Product,Unit,Price,Made of\nBag,bag,cheap,2 sea kelp", ['Line 2, Price:',
             'Line 2, Made of: "2 sea kelp" is not clear']];
+        yield 'a weight of what is counted' => ['products', "Product,Unit,Price,Made of\nBag,bag,3,1 lb of head lettuce",
+            ['Line 2, Made of: Head lettuce is sold by the head, not by weight']];
         yield 'promises' => ['promises', "Outlet,Product,Day,Quantity\nNobody,Lettuce,2026-10-10,3\nStall,Lettuce,2026-10-11,-3",
             ['Line 2, Outlet: There is no such',
             'Line 3, Quantity:']];

@@ -7,6 +7,7 @@ namespace App\Tests\Shared;
 use App\Shared\Entry;
 use App\Shared\Role;
 use JollyFurrow\Measure\LengthUnit;
+use JollyFurrow\Measure\Units;
 use JollyFurrow\Message\Message;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -27,6 +28,22 @@ final class EntryTest extends TestCase
 
         self::assertSame(null !== $read, $entry->isGood());
         self::assertSame($read ?? 0, $number);
+    }
+
+    /** As it stands on the scale, whatever the garden's own units; a bare number is in these. */
+    #[TestWith(['12 lb', Units::Metric, 5443.1])]
+    #[TestWith(['800 g', Units::UsCustomary, 800.0])]
+    #[TestWith(['1.5', Units::Metric, 1500.0])]
+    #[TestWith(['1.5', Units::UsCustomary, 680.4])]
+    #[TestWith(['two', Units::Metric, null])]
+    #[TestWith(['200 kg', Units::Metric, null])]
+    public function testWeightsInEitherUnits(string $typed, Units $bare, ?float $grams): void
+    {
+        $entry = new Entry(['w' => $typed]);
+        $mass = $entry->mass('w', $bare, 100_000.0);
+
+        self::assertSame(null !== $grams, $entry->isGood());
+        self::assertEqualsWithDelta($grams ?? 0.0, $mass->grams, 0.05);
     }
 
     #[TestWith(['0,5', 0.5])]
