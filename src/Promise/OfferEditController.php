@@ -99,6 +99,27 @@ final class OfferEditController extends Page
         return $this->kept($visit, $words.'.', $this->generateUrl('offer', ['garden' => $visit->gardenId]));
     }
 
+    /** One place up or down the list, as it stands on every page. */
+    #[Route('/g/{garden}/offer/{kind}/{key}/{way}', name: 'offer_move', methods: ['POST'],
+        requirements: ['kind' => 'outlet|product', 'way' => 'up|down'])]
+    public function move(Visit $visit, string $kind, string $key, string $way): Response
+    {
+        $garden = $this->snapshot->of($visit->gardenId);
+        $one = 'outlet' === $kind ? $this->outletOf($garden, $key) : $this->productOf($garden, $key);
+        $keys = array_column($one instanceof Outlet ? $garden->outlets : $garden->products, 'key');
+        $at = (int) array_search($key, $keys, true);
+        array_splice($keys, $at, 1);
+        array_splice($keys, max(0, $at + ('up' === $way ? -1 : 1)), 0, [$key]);
+        $words = \sprintf('%s %s comes %s', ucfirst($kind), $one->name, 'up' === $way ? 'earlier' : 'later');
+        $this->log->record($visit->gardenId, $visit->accountId, $words, function () use ($visit, $one, $keys): void {
+            foreach ($keys as $position => $name) {
+                $this->row($one instanceof Outlet ? OutletRecord::class : ProductRecord::class, $visit, $name)->standAt($position);
+            }
+        });
+
+        return $this->kept($visit, $words.'.', $this->generateUrl('offer', ['garden' => $visit->gardenId]));
+    }
+
     #[Route('/g/{garden}/offer/{kind}/{key}/delete', name: 'offer_delete', requirements: ['kind' => 'outlet|product'], methods: ['POST'])]
     public function delete(Request $request, Visit $visit, string $kind, string $key): Response
     {

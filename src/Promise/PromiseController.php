@@ -90,7 +90,7 @@ final class PromiseController extends Page
 
         return $this->filled($visit, $log, $entry, $outlet, $first, $quantities, \sprintf('%s to %s every %s from %s to %s',
             $typed->raw('quantity').' '.$product, $outlet->name, 1 === $weeks ? 'week' : $weeks.' weeks', $this->sayer->shortDay($first),
-                $this->sayer->shortDay($last)));
+            $this->sayer->shortDay($last)));
     }
 
     /** What was promised 52 weeks before, times a share, where nothing is promised yet. */

@@ -43,6 +43,11 @@ class OutletRecord extends GardenRow
         $this->is($outlet);
     }
 
+    public function standAt(int $position): void
+    {
+        $this->position = $position;
+    }
+
     /** All but its key, by which promises name it. */
     public function is(Outlet $outlet): void
     {

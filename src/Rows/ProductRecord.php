@@ -32,6 +32,11 @@ class ProductRecord extends GardenRow
         $this->is($product);
     }
 
+    public function standAt(int $position): void
+    {
+        $this->position = $position;
+    }
+
     /** All but its key, by which promises name it, and what it is made of. */
     public function is(Product $product): void
     {

@@ -155,7 +155,7 @@ final class AccessTest extends AppCase
                     $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1',
                         '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none',
                         '{member}' => $this->grower->id, '{invitation}' => 'none', '{cover}' => 'none', '{recipe}' => 'compost-mulch',
-                        '{format}' => 'csv', '{step}' => 'day', '{list}' => 'beds',
+                        '{format}' => 'csv', '{step}' => 'day', '{way}' => 'up', '{list}' => 'beds',
                         '{outlet}' => 'boxes', '{product}' => 'lettuce', '{kind}' => 'outlet',
                             '{key}' => 'boxes'])];
                 }

@@ -113,6 +113,17 @@ final class BedShapeTest extends AppCase
         self::assertSame($before, $this->exported());
     }
 
+    public function testARenamedGardenIsTheSameGardenUnderAnotherName(): void
+    {
+        $before = $this->exported();
+        $form = $this->browser->request('GET', $this->path('/settings'))->selectButton('Save')->form();
+        $this->browser->submit($form, ['name' => 'Nettle Bank']);
+        self::assertSame(preg_replace('/"name": "Little Rill"/', '"name": "Nettle Bank"', $before, 1), $this->exported());
+        $this->browser->request('GET', $this->path('/log'));
+        $this->browser->submitForm('Take back');
+        self::assertSame($before, $this->exported());
+    }
+
     public function testBlocksWalkInAnotherOrderAndGoWhenNothingIsInThem(): void
     {
         $blocks = fn (): array => $this->snapshot()->blocks;

@@ -51,6 +51,22 @@ final class OfferEditTest extends AppCase
         }
     }
 
+    public function testTheListIsInTheGrowersOrder(): void
+    {
+        $before = $this->exported();
+        foreach (['outlets' => 'outlet', 'products' => 'product'] as $list => $kind) {
+            $keys = fn (): array => array_column($this->snapshot()->{$list}, 'key');
+            $was = $keys();
+            $this->post($this->path('/offer/'.$kind.'/'.$was[0].'/down'), []);
+            self::assertSame([$was[1], $was[0]], \array_slice($keys(), 0, 2));
+            $this->post($this->path('/offer/'.$kind.'/'.$was[0].'/up'), []);
+            self::assertSame($was, $keys());
+        }
+        self::assertSame($before, $this->exported());
+        $this->post($this->path('/offer/outlet/nobody/up'), []);
+        self::assertResponseStatusCodeSame(404);
+    }
+
     public function testSeveralMarketDaysAndWeeksItIsClosed(): void
     {
         $before = $this->exported();
