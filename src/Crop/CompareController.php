@@ -74,8 +74,8 @@ final class CompareController extends Page
      */
     private static function twoWays(Garden $garden, CropBook $book): array
     {
-        $items = [...array_column($garden->plantings->all(), 'item'), ...array_merge(...array_map(
-            static fn (Product $p): array => array_column($p->parts, 'item'), $garden->products)), self::FIRST];
+        $items = [...array_merge(...array_map(static fn (Product $p): array => array_column($p->parts, 'item'), $garden->products)),
+            ...array_column($garden->plantings->all(), 'item'), self::FIRST];
         foreach (array_unique($items) as $item) {
             $ways = [];
             foreach ($book->entries() as $crop) {

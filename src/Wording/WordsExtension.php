@@ -248,6 +248,15 @@ final readonly class WordsExtension
         return $this->sayer->formatter()->date($day)->html();
     }
 
+    /** An instant by the server's clock, in seconds: "3 Mar 2026, 14:05" */
+    #[AsTwigFilter('moment')]
+    public function moment(int $seconds): string
+    {
+        $at = (new \DateTimeImmutable('@'.$seconds))->setTimezone(new \DateTimeZone(date_default_timezone_get()));
+
+        return $this->sayer->formatter()->date(Day::parse($at->format('Y-m-d')))->text.', '.$at->format('H:i');
+    }
+
     /** "sown 3 Mar, planted 31 Mar, ready 12 May, cleared 20 May" */
     #[AsTwigFilter('dates', isSafe: ['html'])]
     public function dates(Planting $planting, ?Crop $crop = null): string
