@@ -66,7 +66,7 @@ final readonly class GardenGate
             throw new AccessDeniedHttpException('This page was open too long. Load it again and repeat what you did.');
         }
         if (null !== $visit && !$visit->role->mayDoWhat(Role::from($request->attributes->getString('_least', Role::Grower->value)))) {
-            throw new AccessDeniedHttpException('You may look at this garden but not change it. Ask its owner.');
+            throw new AccessDeniedHttpException('You can look at this garden but not change it. Ask its owner.');
         }
     }
 

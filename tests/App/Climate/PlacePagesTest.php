@@ -24,7 +24,7 @@ final class PlacePagesTest extends AppCase
         $this->post($this->path('/place/timing'), ['by' => 'heat-and-light']);
         self::assertNotNull($this->snapshot()->timing());
         $this->browser->request('GET', $this->path('/place'));
-        self::assertStringContainsString('Reckoned from monthly means with an assumed spread', $this->text());
+        self::assertStringContainsString('Estimated from monthly means', $this->text());
         self::assertSelectorTextContains('table', '5 May');
         self::assertSelectorExists('form[action$="/place/frost"]');
         $this->post($this->path('/place/timing'), ['by' => 'catalogue-days']);

@@ -37,7 +37,7 @@ final class BedsPagesTest extends AppCase
             'seen' => \App\Change\PlantingMark::of($this->planting($key))]);
         self::assertResponseStatusCodeSame(303);
         $this->browser->request('GET', $this->path('/ahead'));
-        self::assertStringContainsString('every bed that should be under way is noted as begun', $this->text());
+        self::assertStringContainsString('Nothing is late.', $this->text());
     }
 
     public function testAFreeBedIsPlantedFromItsAnswer(): void
