@@ -20,6 +20,12 @@ final class BadNumber
         return self::saying(\sprintf('%s will not do. Write a number from %s to %s.', Quote::of($text), $least, $most));
     }
 
+    public static function amount(string $text, float $least, float $most, string $weight): TransformationFailedException
+    {
+        return self::saying(\sprintf('%s will not do. Write a number from %s to %s, or a weight such as %s.', Quote::of($text),
+            $least, $most, $weight));
+    }
+
     private static function saying(string $words): TransformationFailedException
     {
         $failed = new TransformationFailedException($words);

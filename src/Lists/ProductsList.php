@@ -10,9 +10,10 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Exception\Quote;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Measure\Mass;
+use JollyFurrow\Measure\InvalidMass;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Paste\CropNames;
+use JollyFurrow\Promise\Amount;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 
@@ -83,26 +84,35 @@ final readonly class ProductsList extends GardenList
     {
         $parts = [];
         foreach (preg_split('/\s*[+;]\s*/', $entry->raw('parts')) ?: [] as $text) {
-            preg_match('/^(?:(\d{1,5}(?:[.,]\d{1,3})?)\s*(kg|g|lbs?|oz)?\s*(?:x|×|of\b)?\s+)?(.*)$/iu', $text, $m);
-            $meant = $this->names->meant($m[3] ?? '');
-            $isWeighed = '' !== ($m[2] ?? '');
-            $units = $isWeighed ? Mass::parse(($m[1] ?? '').$m[2], Units::Metric, Mass::fromGrams(0), Mass::fromGrams(1e9))->grams / 100
-                : (float) str_replace(',', '.', '' === ($m[1] ?? '') ? '1' : $m[1]);
-            if ($isWeighed && 1 === \count($meant) && !$this->book->get($meant[0])->produce->isByWeight()) {
-                $entry->fault('parts', \sprintf('%s is sold by the %s, not by weight.', $this->book->get($meant[0])->name,
-                    $this->book->get($meant[0])->produce->unit));
-
+            $part = $this->part($text, $entry);
+            if (null === $part) {
                 return [];
             }
-            if (1 !== \count($meant) || $units <= 0.0) {
-                $entry->fault('parts', \sprintf('%s is not clear. Write how many units of which crop: 1 Head lettuce + 0.5 Arugula.',
-                    Quote::of($text)));
-
-                return [];
-            }
-            $parts[] = new Part($this->book->get($meant[0])->item(), $units);
+            $parts[] = $part;
         }
 
         return $parts;
+    }
+
+    private function part(string $text, Entry $entry): ?Part
+    {
+        preg_match('/^(?:(\d{1,5}(?:[.,]\d{1,3})?)\s*(kg|g|lbs?|oz)?\s*(?:x|×|of\b)?\s+)?(.*)$/iu', $text, $m);
+        $meant = $this->names->meant($m[3] ?? '');
+        try {
+            $crop = 1 === \count($meant) ? $this->book->get($meant[0]) : throw InvalidMass::notOne($text);
+            $units = Amount::parse('' === ($m[1] ?? '') ? '1' : $m[1].($m[2] ?? ''))->of($crop->produce);
+        } catch (InvalidMass) {
+            $entry->fault('parts', \sprintf('%s is not clear. Write how many units of which crop: 1 Head lettuce + 0.5 Arugula.',
+                Quote::of($text)));
+
+            return null;
+        }
+        if (null === $units) {
+            $entry->fault('parts', \sprintf('%s is sold by the %s, not by weight.', $crop->name, $crop->produce->unit));
+
+            return null;
+        }
+
+        return new Part($crop->item(), $units);
     }
 }

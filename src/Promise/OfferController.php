@@ -57,7 +57,7 @@ final class OfferController extends Page
         ChangeLog $log): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $typed = new ProductData();
+        $typed = new ProductData($this->book);
         $form = $this->forms->sent($request, ProductType::class, $typed);
         $key = self::key($form, $typed->name, array_column($garden->products, 'key'));
         if (!$form->isValid()) {
@@ -101,7 +101,7 @@ final class OfferController extends Page
         ?FormInterface $product = null): Response
     {
         $outlet ??= $this->forms->fresh(OutletType::class, new OutletData());
-        $product ??= $this->forms->fresh(ProductType::class, new ProductData());
+        $product ??= $this->forms->fresh(ProductType::class, new ProductData($this->book));
 
         return $this->page($request, 'promise/offer.html.twig', [
             'visit' => $visit,

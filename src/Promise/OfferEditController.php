@@ -14,6 +14,7 @@ use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
 use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
@@ -27,7 +28,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class OfferEditController extends Page
 {
     public function __construct(private readonly Forms $forms, private readonly Snapshot $snapshot,
-        private readonly EntityManagerInterface $entities, private readonly ChangeLog $log)
+        private readonly EntityManagerInterface $entities, private readonly ChangeLog $log, private readonly CropBook $book)
     {
     }
 
@@ -68,7 +69,7 @@ final class OfferEditController extends Page
         $garden = $this->snapshot->of($visit->gardenId);
         $one = $this->productOf($garden, $product);
 
-        return $this->show($request, $visit, $garden, $one, $this->forms->fresh(ProductType::class, ProductData::of($one),
+        return $this->show($request, $visit, $garden, $one, $this->forms->fresh(ProductType::class, ProductData::of($one, $this->book),
             ['slots' => ProductData::slotsFor($one)]));
     }
 
@@ -77,7 +78,7 @@ final class OfferEditController extends Page
     {
         $garden = $this->snapshot->of($visit->gardenId);
         $one = $this->productOf($garden, $product);
-        $typed = ProductData::of($one);
+        $typed = ProductData::of($one, $this->book);
         $form = $this->forms->sent($request, ProductType::class, $typed, ['slots' => ProductData::slotsFor($one)]);
         self::unlikeOthers($form, $typed->name, $one->key, $garden->products);
         if (!$form->isValid()) {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
+use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Measure\Money;
+use JollyFurrow\Promise\Amount;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use Symfony\Component\Validator\Constraints as Assert;
@@ -24,23 +26,24 @@ final class ProductData
     public Money $price;
     /** @var array<int, string|null> crops by slot */
     public array $item = [];
-    /** @var array<int, float|null> units of them by slot */
-    public array $units = [0 => 1.0];
+    /** @var array<int, Amount|null> how much of them by slot */
+    public array $amounts;
 
-    public function __construct()
+    public function __construct(private readonly CropBook $book)
     {
         $this->price = Money::fromCents(250);
+        $this->amounts = [Amount::ofUnits(1.0)];
     }
 
-    public static function of(Product $product): self
+    public static function of(Product $product, CropBook $book): self
     {
-        $data = new self();
+        $data = new self($book);
         $data->name = $product->name;
         $data->unit = $product->unit;
         $data->price = $product->price;
         foreach ($product->parts as $slot => $part) {
             $data->item[$slot] = $part->item;
-            $data->units[$slot] = $part->units;
+            $data->amounts[$slot] = Amount::ofUnits($part->units);
         }
 
         return $data;
@@ -55,13 +58,15 @@ final class ProductData
     #[Assert\Callback]
     public function hasParts(ExecutionContextInterface $context): void
     {
-        foreach (array_keys($this->item + $this->units) as $slot) {
-            $isOne = '' !== ($this->item[$slot] ?? '');
-            if ($isOne && null === ($this->units[$slot] ?? null)) {
-                $context->buildViolation('How many units of it? Write a number.')->atPath("units[$slot]")->addViolation();
-            }
-            if (!$isOne && $slot > 0 && null !== ($this->units[$slot] ?? null)) {
+        foreach (array_keys($this->item + $this->amounts) as $slot) {
+            $item = $this->item[$slot] ?? '';
+            $amount = $this->amounts[$slot] ?? null;
+            if ('' === $item && $slot > 0 && null !== $amount) {
                 $context->buildViolation('Of which crop?')->atPath("item[$slot]")->addViolation();
+            }
+            $fault = '' === $item ? null : $this->fault($item, $amount);
+            if (null !== $fault) {
+                $context->buildViolation($fault)->atPath("amounts[$slot]")->addViolation();
             }
         }
         if ([] === $this->parts()) {
@@ -78,13 +83,24 @@ final class ProductData
             ? throw new \LogicException('A product is made of something.') : $parts);
     }
 
+    private function fault(string $item, ?Amount $amount): ?string
+    {
+        $crop = $this->book->get($item);
+
+        return match (true) {
+            null === $amount => 'How much of it? Write a number, or a weight.',
+            null === $amount->of($crop->produce) => \sprintf('%s is sold by the %s, not by weight.', $crop->name, $crop->produce->unit),
+            default => null,
+        };
+    }
+
     /** @return list<Part> */
     private function parts(): array
     {
         $parts = [];
         foreach ($this->item as $slot => $item) {
             if (null !== $item && '' !== $item) {
-                $parts[] = new Part($item, $this->units[$slot] ?? 0.0);
+                $parts[] = new Part($item, ($this->amounts[$slot] ?? null)?->of($this->book->get($item)->produce) ?? 0.0);
             }
         }
 

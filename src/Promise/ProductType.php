@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Promise;
 
 use App\Form\MoneyType;
-use App\Form\NumberType;
 use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use Symfony\Component\Form\AbstractType;
@@ -37,8 +36,8 @@ final class ProductType extends AbstractType
                 'invalid_message' => 'Please choose one of the list.'];
             $builder
                 ->add('item'.$slot, ChoiceType::class, [...$one, 'required' => false, 'property_path' => "item[$slot]"])
-                ->add('units'.$slot, NumberType::class, ['label' => 'Units of it', 'required' => false,
-                    'property_path' => "units[$slot]", 'least' => 0.001, 'most' => 100_000.0]);
+                ->add('units'.$slot, AmountType::class, ['label' => 'How much', 'required' => false,
+                    'property_path' => "amounts[$slot]"]);
         }
     }
 

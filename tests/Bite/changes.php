@@ -130,6 +130,8 @@ return [
         'BedEdit'],
     ['beds in a list: a run of beds', 'core/Paste/BedRows.php', 'range((int) $m[2], (int) $m[4])', 'range((int) $m[2], (int) $m[4] - 1)',
         'BedRows'],
+    ['a weight in a product counts by 100 g', 'core/Promise/Amount.php', 'UNITS_A_GRAM = 1 / 100', 'UNITS_A_GRAM = 1 / 10',
+        'OfferEdit'],
     ['beds in a list: units in the heading', 'core/Paste/BedRows.php', '$this->units[$column] = 1 ===', '$this->units[$column] = 2 ===',
         'BedRows'],
     ['beds in a list: as the bed before', 'core/Paste/BedRows.php', '$cells) ?? $this->like->length',

@@ -97,6 +97,20 @@ final class OfferEditTest extends AppCase
         self::assertStringContainsString('Sat 16 Jan', $this->text());
     }
 
+    /** A pound of what is weighed is 4.536 of its 100 g; what is counted is not weighed. */
+    public function testAProductTakesAWeight(): void
+    {
+        $pound = ['name' => 'Roots', 'unit' => 'bag', 'price' => '$4.00', 'item0' => 'potato-early', 'units0' => '1 lb'];
+        $this->post($this->path('/offer/product'), [...$pound, 'item1' => 'lettuce-head', 'units1' => '500 g']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('#fault-units1', 'not by weight');
+        self::assertInputValueSame('units0', '1 lb');
+
+        $this->post($this->path('/offer/product'), $pound);
+        self::assertResponseStatusCodeSame(303);
+        self::assertSame(4.535_923_7, array_column($this->snapshot()->products, null, 'key')['roots']->parts[0]->units);
+    }
+
     public function testDeletedOnlyWhenNothingIsPromised(): void
     {
         $before = $this->everything();
