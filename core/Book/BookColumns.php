@@ -10,6 +10,9 @@ final class BookColumns
     /** Values that are words and may be as long as a sentence. */
     public const NOTES = ['note_tolerance', 'note_quality', 'note_customers'];
 
+    /** Windows of the year. */
+    public const WINDOWS = ['ground_field', 'ground_tunnel', 'ground_heated', 'harvest_window'];
+
     /** @return array<string, string> what it must look like, by name; in the order a grower would fill them in */
     public static function all(): array
     {
@@ -25,11 +28,11 @@ final class BookColumns
                 'tray_loss' => 'share from 0 to 0.9', 'cells_per_tray' => 'cells',
             'form' => 'words', 'unit' => 'a word, or 100 g', 'yield_per_m' => 'units of sale', 'packing_loss' => 'share from 0 to 0.9',
                 'keeping_days' => 'days', 'weekly_loss' => 'share a week', 'stored' => 'yes or no',
-            'ground_field' => 'window such as 03-15..07-20', 'ground_tunnel' => 'window such as 03-15..07-20',
-                'ground_heated' => 'window such as 03-15..07-20',
+            'ground_field' => 'window such as 15 Mar to 20 Jul', 'ground_tunnel' => 'window such as 15 Mar to 20 Jul',
+                'ground_heated' => 'window such as 15 Mar to 20 Jul',
             'cuts' => 'number', 'every_days' => 'days', 'later_share' => 'share', 'picking_days' => 'days', 'ramp_days' => 'days',
                 'years_to_first' => 'years', 'season_days' => 'days in each of the first seasons, such as 14 28',
-                'harvest_window' => 'window such as 06-03..07-01',
+                'harvest_window' => 'window such as 15 Mar to 20 Jul',
             'recipe' => 'key of a preparation recipe',
             't_least' => '°C', 't_best' => '°C', 't_most' => '°C', 't_reference' => '°C',
                 'emergence' => 'degrees:days, such as 10:7.0 15:3.9', 'maturity' => 'developing or anchored',

@@ -7,7 +7,6 @@ namespace JollyFurrow\Book;
 use JollyFurrow\Crop\SpacingSchool;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Time\InvalidMonthDay;
-use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\YearWindow;
 use JollyFurrow\Working\Source;
 use JollyFurrow\Working\SourceKind;
@@ -183,18 +182,15 @@ final readonly class BookValues
         return $numbers;
     }
 
-    /** "03-15..07-20" */
     public function window(string $name): ?YearWindow
     {
         if (!$this->has($name)) {
             return null;
         }
         try {
-            [$from, $to] = explode('..', $this->text($name).'..');
-
-            return YearWindow::between(MonthDay::parse($from), MonthDay::parse($to));
+            return YearWindow::parse($this->text($name));
         } catch (InvalidMonthDay) {
-            throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is a window such as 03-15..07-20');
+            throw BookFault::wrong($this->crop, $name, $this->text($name), 'it is a window such as 15 Mar to 20 Jul');
         }
     }
 

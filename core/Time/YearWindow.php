@@ -16,6 +16,24 @@ final readonly class YearWindow
         return new self($from, $to);
     }
 
+    /**
+     * Reads "03-15..07-20", "15 Mar to 20 Jul", "Mar 15 – Jul 20".
+     *
+     * @throws InvalidMonthDay
+     */
+    public static function parse(string $text): self
+    {
+        [$from, $to] = (preg_split('/\.\.|[–—]|\s+(?:to|-)\s+/iu', $text, 2) ?: []) + ['', ''];
+
+        return new self(MonthDay::parse($from), MonthDay::parse($to));
+    }
+
+    /** "03-15..07-20", as files have it. */
+    public function iso(): string
+    {
+        return $this->from->iso().'..'.$this->to->iso();
+    }
+
     public function contains(Day $day): bool
     {
         $at = $day->month() * 100 + $day->dayOfMonth();

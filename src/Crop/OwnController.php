@@ -10,12 +10,14 @@ use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
+use JollyFurrow\Book\BookColumns;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\BookChange;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Time\YearWindow;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -75,6 +77,24 @@ final class OwnController extends Page
         return $this->kept($visit, $words.'.', $this->generateUrl('crops', ['garden' => $visit->gardenId]));
     }
 
+    /**
+     * As a grower types them.
+     *
+     * @param array<string, array{crop: string, value: string, is: string, source: string, note: string}> $values
+     *
+     * @return array<string, array{crop: string, value: string, is: string, source: string, note: string}>
+     */
+    private function written(array $values): array
+    {
+        foreach (array_intersect(BookColumns::WINDOWS, array_keys($values)) as $name) {
+            $window = '' === $values[$name]['is'] ? null : YearWindow::parse($values[$name]['is']);
+            $values[$name]['is'] = null === $window ? '' : \sprintf('%s to %s', $this->sayer->formatter()->yearly($window->from)->text,
+                $this->sayer->formatter()->yearly($window->to)->text);
+        }
+
+        return $values;
+    }
+
     private static function copy(string $copy): string
     {
         return \in_array($copy, [OwnForm::AS_VARIETY, OwnForm::AS_CROP], true) ? $copy : '';
@@ -103,7 +123,7 @@ final class OwnController extends Page
             'copy' => $copy,
             'entry' => $entry,
             'groups' => ValueWords::groups(),
-            'values' => $books->values($garden->own, $crop),
+            'values' => $this->written($books->values($garden->own, $crop)),
             'own_here' => [] !== array_filter($garden->own, static fn (OwnValue $v): bool => $v->crop === $crop),
             'is_own' => [] === $books->values([], $crop),
             'change' => null === $own ? null : BookChange::of($garden, $book, $books->built($own), $this->recipes),

@@ -12,6 +12,8 @@ use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Time\InvalidMonthDay;
+use JollyFurrow\Time\YearWindow;
 use Symfony\Component\String\Slugger\AsciiSlugger;
 
 /** Reads the form of a crop's values into the garden's own values, the others left as they are. */
@@ -50,7 +52,7 @@ final readonly class OwnForm
             $names[] = 'of';
         }
         foreach (array_keys(BookColumns::all()) as $name) {
-            $typed = $entry->raw('v-'.$name);
+            $typed = \in_array($name, BookColumns::WINDOWS, true) ? self::window($entry->raw('v-'.$name)) : $entry->raw('v-'.$name);
             if ('of' !== $name && $typed !== ($base[$name]['is'] ?? '')) {
                 $lines[] = [$key, $name, $typed, '', $entry->raw('why')];
                 $names[] = $name;
@@ -67,6 +69,16 @@ final readonly class OwnForm
         }
 
         return ['key' => $key, 'own' => [...$others, ...$sheet->values]];
+    }
+
+    /** As files have it; what is none stays as it was typed, to be told at the field. */
+    private static function window(string $typed): string
+    {
+        try {
+            return '' === $typed ? '' : YearWindow::parse($typed)->iso();
+        } catch (InvalidMonthDay) {
+            return $typed;
+        }
     }
 
     /** @param list<Crop> $taken */

@@ -17,19 +17,20 @@ final class OwnPagesTest extends AppCase
     {
         $before = $this->everythingBut('log_entry');
         $form = $this->form('radish');
-        $this->browser->submit($form, ['v-days_sown' => '33', 'v-note_customers' => 'Crisp, "best of all"', 'why' => 'two springs',
-            'do' => 'try']);
+        $this->browser->submit($form, ['v-days_sown' => '33', 'v-ground_field' => 'Mar 20 to 1 Aug',
+            'v-note_customers' => 'Crisp, "best of all"', 'why' => 'two springs', 'do' => 'try']);
         self::assertResponseIsSuccessful();
         self::assertSelectorTextContains('#effect', 'grows from these values');
         self::assertSelectorExists('input[name="v-days_sown"][value="33"]');
         self::assertSame($before, $this->everythingBut('log_entry'));
 
         $this->send(['do' => 'keep']);
-        self::assertEquals([new OwnValue('radish', 'days_sown', '33', 'two springs'), new OwnValue('radish', 'note_customers',
-            'Crisp, "best of all"', 'two springs')], $this->snapshot()->own);
+        self::assertEquals([new OwnValue('radish', 'days_sown', '33', 'two springs'),
+            new OwnValue('radish', 'ground_field', '03-20..08-01', 'two springs'),
+            new OwnValue('radish', 'note_customers', 'Crisp, "best of all"', 'two springs')], $this->snapshot()->own);
         $this->browser->followRedirect();
         self::assertStringContainsString('this garden: two springs', $this->text());
-        self::assertStringContainsString('2 values our own', $this->text());
+        self::assertStringContainsString('3 values our own', $this->text());
         self::assertStringContainsString('What customers say: Crisp', $this->text());
 
         $this->browser->submitForm('Undo');
@@ -58,10 +59,13 @@ final class OwnPagesTest extends AppCase
     public function testWhatIsWrongIsToldAtTheFieldAndTheTypingIsKept(): void
     {
         $before = $this->everything();
-        $this->browser->submit($this->form('radish'), ['v-days_sown' => 'a month', 'v-ph' => '7..6', 'v-sign' => 'firm', 'do' => 'keep']);
+        $this->browser->submit($this->form('radish'), ['v-days_sown' => 'a month', 'v-ph' => '7..6', 'v-ground_field' => '15 Mar',
+            'v-sign' => 'firm', 'do' => 'keep']);
         self::assertResponseStatusCodeSame(422);
         self::assertSelectorTextContains('#f-days_sown', 'whole number from 15 to 400');
         self::assertSelectorTextContains('#f-ph', 'rising');
+        self::assertSelectorTextContains('#f-ground_field', 'a window such as 15 Mar to 20 Jul');
+        self::assertInputValueSame('v-ground_field', '15 Mar');
         self::assertSelectorExists('input[name="v-sign"][value="firm"]');
         self::assertSame($before, $this->everything());
     }

@@ -100,8 +100,8 @@ final class BookReaderTest extends TestCase
         yield 'more than all seeds' => ['germination', '1.2', 'practice', 'it is a number from 0.05 to 1'];
         yield 'no such pattern' => ['pattern', 'sometimes', 'practice', 'it is one of once, cuts, picking, perennial, dig, green-manure'];
         yield 'neither yes nor no' => ['frost_tender', 'maybe', 'practice', 'it is yes or no'];
-        yield 'broken window' => ['ground_field', '03-15', 'practice', 'it is a window such as 03-15..07-20'];
-        yield 'a day there is not' => ['ground_field', '02-30..07-20', 'practice', 'it is a window such as 03-15..07-20'];
+        yield 'broken window' => ['ground_field', '03-15', 'practice', 'it is a window such as 15 Mar to 20 Jul'];
+        yield 'a day there is not' => ['ground_field', '02-30..07-20', 'practice', 'it is a window such as 15 Mar to 20 Jul'];
         yield 'empty' => ['name', '', 'practice', 'the value "name" is missing'];
         yield 'no source' => ['rows', '3', '', 'a source kind is missing'];
         yield 'published, but where?' => ['rows', '3', 'published', 'a source kind is missing'];
