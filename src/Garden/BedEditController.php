@@ -41,10 +41,9 @@ final class BedEditController extends BedPage
         $before = self::before($garden, $was);
         $after = $entry->raw('after', $before);
         $words = $is->name === $was->name ? \sprintf('Bed %s changed', $was->name) : \sprintf('Bed %s is called %s', $was->name, $is->name);
-        $this->log->record($visit->gardenId, $visit->accountId, $words, fn () => $this->change($visit->gardenId,
-            $garden, $was, $is, $after === $before ? null : $after));
 
-        return $this->kept($visit, $words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $is->name]));
+        return $this->changed($request, $visit, $garden, $was, $entry, $words,
+            fn (): string => $this->change($visit->gardenId, $garden, $was, $is, $after === $before ? null : $after));
     }
 
     #[Route('/g/{garden}/bed/{bed}/delete', name: 'bed_edit_delete', methods: ['POST'])]
@@ -61,15 +60,17 @@ final class BedEditController extends BedPage
             return $this->show($request, $visit, $garden, $found, $entry);
         }
         $words = 'Bed '.$found->name.' deleted';
-        $this->log->record($visit->gardenId, $visit->accountId, $words, function () use ($visit, $found, $garden): void {
+        $work = function () use ($visit, $found, $garden): string {
             $rules = $garden->settings->rules->withoutBed($found->name, \in_array($found->name, $garden->blocks, true));
             $this->choose($visit->gardenId, $garden, $rules);
             $record = $this->entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $found->name]);
             null === $record ? null : $this->entities->remove($record);
             $this->dropProposal($visit->gardenId);
-        });
 
-        return $this->kept($visit, $words.'.', $this->generateUrl('beds', ['garden' => $visit->gardenId]));
+            return '';
+        };
+
+        return $this->changed($request, $visit, $garden, $found, new Entry($request->request->all()), $words, $work);
     }
 
     /** The bed as it would be; null: something is wrong, and told at its field. */
@@ -108,7 +109,7 @@ final class BedEditController extends BedPage
     }
 
     /** Addresses within the garden go by row, so the plantings follow a name by themselves; the rules of the plan are told. */
-    private function change(string $gardenId, Garden $garden, Bed $was, Bed $is, ?string $after): void
+    private function change(string $gardenId, Garden $garden, Bed $was, Bed $is, ?string $after): string
     {
         $record = $this->record($gardenId, $was->name);
         $record->measure($is->length, $is->width, $is->path, $is->place);
@@ -130,5 +131,7 @@ final class BedEditController extends BedPage
         } elseif (null !== $after) {
             $this->walk($gardenId, $garden, $was->block, $record, $after);
         }
+
+        return $is->name;
     }
 }

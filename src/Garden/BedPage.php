@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Garden;
 
 use App\Log\ChangeLog;
+use App\Log\Meanwhile;
 use App\Proposal\Proposals;
 use App\Rows\BedRecord;
 use App\Rows\GardenRecord;
@@ -17,6 +18,8 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\PastCrop;
+use JollyFurrow\Shelter\Protection;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -26,6 +29,46 @@ abstract class BedPage extends Page
     public function __construct(protected readonly Snapshot $snapshot, protected readonly CropBook $book,
         protected readonly EntityManagerInterface $entities, protected readonly ChangeLog $log, protected readonly Proposals $proposals)
     {
+    }
+
+    /**
+     * A change of a bed, unless it or what lies on it is not as it was looked at; then the page again, the typing kept.
+     *
+     * @param Entry              $entry what was typed; its "seen" is the mark of the page it was typed on
+     * @param callable(): string $work  and the bed whose page comes next; '': the list
+     */
+    protected function changed(Request $request, Visit $visit, Garden $garden, Bed $bed, Entry $entry, string $words,
+        callable $work): Response
+    {
+        $seen = $entry->raw('seen', self::mark($garden, $bed->name));
+        try {
+            $next = $this->log->record($visit->gardenId, $visit->accountId, $words, function () use ($visit, $bed, $seen,
+                $work): string {
+                if (self::mark($this->snapshot->of($visit->gardenId), $bed->name) !== $seen) {
+                    throw Meanwhile::changed('Bed '.$bed->name);
+                }
+
+                return $work();
+            });
+        } catch (Meanwhile $meanwhile) {
+            $entry->fault('seen', $meanwhile->said());
+            $now = $this->snapshot->of($visit->gardenId);
+
+            return $this->show($request, $visit, $now, $this->bed($now, $bed->name), $entry);
+        }
+
+        $id = ['garden' => $visit->gardenId];
+
+        return $this->kept($visit, $words.'.', '' === $next ? $this->generateUrl('beds', $id)
+            : $this->generateUrl('bed', [...$id, 'bed' => $next]));
+    }
+
+    /** What a bed and all that lies on it are to a person who looks at them; another one when they change. */
+    private static function mark(Garden $garden, string $bed): string
+    {
+        return md5(serialize([$garden->bedsByName()[$bed] ?? null, $garden->plantings->on($bed)->all(),
+            array_filter($garden->history, static fn (PastCrop $p): bool => $p->stretch->bed === $bed),
+            array_filter($garden->protections, static fn (Protection $p): bool => $p->bed === $bed)]));
     }
 
     /** A proposal stands on the beds as they were: it is drawn up anew. */
@@ -47,11 +90,20 @@ abstract class BedPage extends Page
 
     protected function show(Request $request, Visit $visit, Garden $garden, Bed $bed, Entry $entry): Response
     {
-        return $this->page($request, 'garden/bed_edit.html.twig', ['visit' => $visit, 'garden' => $garden, 'bed' => $bed, 'entry' => $entry,
-            'hanging' => $this->changeOf($garden, $bed)->hangingOn(), 'stands' => $this->changeOf($garden, $bed)->standing(),
-                'crops' => $this->book, 'walk' => array_values(array_diff(self::inBlock($garden, $bed->block), [$bed->name])),
-            'before' => self::before($garden, $bed)], 'edit', $entry->isGood() ? Response::HTTP_OK
-                : Response::HTTP_UNPROCESSABLE_ENTITY);
+        $change = $this->changeOf($garden, $bed);
+
+        return $this->page($request, 'garden/bed_edit.html.twig', [
+            'visit' => $visit,
+            'garden' => $garden,
+            'bed' => $bed,
+            'entry' => $entry,
+            'hanging' => $change->hangingOn(),
+            'stands' => $change->standing(),
+            'crops' => $this->book,
+            'walk' => array_values(array_diff(self::inBlock($garden, $bed->block), [$bed->name])),
+            'before' => self::before($garden, $bed),
+            'seen' => self::mark($garden, $bed->name),
+        ], 'edit', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
     protected function changeOf(Garden $garden, Bed $bed): BedChange

@@ -39,10 +39,9 @@ final class BedShapeController extends BedPage
             return $this->show($request, $visit, $garden, $was, $entry);
         }
         $words = \sprintf('Bed %s split: %s from %s on', $was->name, $split->second()->name, $this->sayer->long($split->first()->length));
-        $this->log->record($visit->gardenId, $visit->accountId, $words, fn () => $this->cut($visit->gardenId, $garden, $was, $split,
-            $plantings, $connection));
 
-        return $this->kept($visit, $words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $was->name]));
+        return $this->changed($request, $visit, $garden, $was, $entry, $words,
+            fn (): string => $this->cut($visit->gardenId, $garden, $was, $split, $plantings, $connection));
     }
 
     #[Route('/g/{garden}/bed/{bed}/retire', name: 'bed_edit_retire', methods: ['POST'])]
@@ -59,12 +58,14 @@ final class BedShapeController extends BedPage
             return $this->show($request, $visit, $garden, $found, $entry);
         }
         $words = \sprintf(null === $found->retired ? 'Bed %s retired' : 'Bed %s in use again', $found->name);
-        $this->log->record($visit->gardenId, $visit->accountId, $words, function () use ($visit, $garden, $found): void {
+        $work = function () use ($visit, $garden, $found): string {
             $this->record($visit->gardenId, $found->name)->retire(null === $found->retired ? $garden->today : null);
             $this->dropProposal($visit->gardenId);
-        });
 
-        return $this->kept($visit, $words.'.', $this->generateUrl('bed', ['garden' => $visit->gardenId, 'bed' => $found->name]));
+            return $found->name;
+        };
+
+        return $this->changed($request, $visit, $garden, $found, new Entry($request->request->all()), $words, $work);
     }
 
     /** Null: something is wrong, and told at its field. */
@@ -96,7 +97,7 @@ final class BedShapeController extends BedPage
     }
 
     private function cut(string $gardenId, Garden $garden, Bed $was, SplitBed $split, PlantingKeeper $plantings,
-        Connection $connection): void
+        Connection $connection): string
     {
         $record = $this->record($gardenId, $was->name);
         $first = $split->first();
@@ -123,5 +124,7 @@ final class BedShapeController extends BedPage
         $this->choose($gardenId, $garden, $garden->settings->rules->splittingBed($was->name, $split->second()->name,
             \in_array($was->name, $garden->blocks, true)));
         $this->dropProposal($gardenId);
+
+        return $was->name;
     }
 }

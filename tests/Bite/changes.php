@@ -123,6 +123,8 @@ return [
         'Succession|Cover'],
     ['a day of the year that there is not', 'core/Time/Day.php', '!checkdate((int) $m[2]', 'checkdate((int) $m[2]', 'DayTest'],
     // Beds and outlets put right.
+    ['beds put right: somebody else was there meanwhile', 'src/Garden/BedPage.php', '$bed->name) !== $seen) {', '$bed->name) === \'\') {',
+        'BedShape'],
     ['beds put right: what stands beyond the new length', 'src/Garden/BedChange.php', '$piece->to > $length->micrometres',
         '$piece->to > 2 * $length->micrometres', 'BedEdit'],
     ['beds put right: rules follow a name', 'core/Garden/PlanRules.php', '$bed === $old ? $new : $bed', '$bed', 'BedEdit'],

@@ -55,6 +55,32 @@ final class BedShapeTest extends AppCase
         self::assertSame($before, $this->exported());
     }
 
+    /** Somebody plants in it while the form is open: the typing is kept, and asked again; what happens on another bed is no matter. */
+    public function testABedThatChangedMeanwhileIsAskedAgain(): void
+    {
+        $seen = fn (): string => (string) $this->browser->getCrawler()->filter('[name=seen]')->attr('value');
+        $this->browser->request('GET', $this->path('/bed/A2/edit'));
+        $other = $seen();
+        $this->browser->request('GET', $this->path('/bed/A1/edit'));
+        $old = $seen();
+        $this->enter('radish', '10 m');
+        $before = $this->everything();
+        foreach (['edit' => ['name' => 'A1', ...self::SAME, 'width' => '80 cm'], 'split' => ['at' => '12 m', 'second' => 'A1b'],
+            'retire' => [], 'delete' => []] as $way => $typed) {
+            $this->post($this->path('/bed/A1/'.$way), [...$typed, 'seen' => $old]);
+            self::assertResponseStatusCodeSame(422, $way);
+            self::assertSame($before, $this->everything(), $way);
+        }
+        $this->post($this->path('/bed/A1/edit'), ['name' => 'A1', ...self::SAME, 'width' => '80 cm', 'seen' => $old]);
+        self::assertStringContainsString('Bed A1 was changed by somebody else', $this->text());
+        self::assertInputValueSame('width', '80 cm');
+        $this->post($this->path('/bed/A1/edit'), ['name' => 'A1', ...self::SAME, 'width' => '80 cm', 'seen' => $seen()]);
+        self::assertResponseStatusCodeSame(303);
+        self::assertSame(800_000, $this->snapshot()->bedsByName()['A1']->width->micrometres);
+        $this->post($this->path('/bed/A2/delete'), ['seen' => $other]);
+        self::assertResponseStatusCodeSame(303);
+    }
+
     public function testARetiredBedKeepsItsHistoryAndTakesNothing(): void
     {
         $this->enter('radish', '10 m');
