@@ -81,7 +81,7 @@ final readonly class PracticeStep
 
         return \sprintf('Practice: from %s to %s, %s', $this->sayer->shortDay($morning->today), $this->sayer->shortDay($garden->today),
             match ($done) {
-                0 => 'nothing was due', 1 => '1 job done', default => $done.' jobs done'
+                0 => 'nothing was due', 1 => '1 job done', default => $done.' jobs done',
             });
     }
 }
