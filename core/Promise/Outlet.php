@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Promise;
 
 use JollyFurrow\Crop\Produce;
+use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Weekday;
 
 /** Who is promised vegetables, on which days of the week, and how fresh they must be. */
@@ -34,5 +35,18 @@ final readonly class Outlet
         $reach = $produce->stored ? $produce->keepingDays : min($produce->keepingDays, $this->pickWindowDays);
 
         return null === $this->pickToSaleDays ? $reach : min($reach, $this->pickToSaleDays);
+    }
+
+    /**
+     * Promises of this outlet from a day on that fall on days it is not there.
+     *
+     * @param list<Promise> $promises of all outlets
+     *
+     * @return list<Promise>
+     */
+    public function cannotKeep(array $promises, Day $from): array
+    {
+        return array_values(array_filter($promises, fn (Promise $promise): bool => $promise->outlet === $this->key
+            && !$promise->day->isBefore($from) && !$this->days->isOpenOn($promise->day)));
     }
 }

@@ -9,7 +9,6 @@ use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Promise\MarketDays;
 use JollyFurrow\Promise\Outlet;
-use JollyFurrow\Promise\Promise;
 use JollyFurrow\Time\Weekday;
 
 /** @extends GardenList<Outlet> */
@@ -59,10 +58,10 @@ final readonly class OutletsList extends GardenList
         $outlet = new Outlet('' === $key ? ListKey::for($name, array_column($garden->outlets, 'key')) : $key, $name, $days,
             '' === $entry->raw('priority') ? 1 : $entry->int('priority', 1, 99),
             '' === $entry->raw('ahead') ? 3 : $entry->int('ahead', 0, 30), $entry->optionalInt('oldest', 0, 30));
-        $lost = array_filter($garden->promises, static fn (Promise $p): bool => $p->outlet === $key && !$p->day->isBefore($garden->today)
-            && !$days->isOpenOn($p->day));
-        if ([] !== $lost) {
-            $entry->fault('days', \sprintf('%d promises are made on a day it would not be there.', \count($lost)));
+        $lost = \count($outlet->cannotKeep($garden->promises, $garden->today));
+        if (0 < $lost) {
+            $entry->fault('days', \sprintf('%s on a day it would not be there.',
+                1 === $lost ? '1 promise is made' : $lost.' promises are made'));
         }
 
         return $entry->isGood() ? $outlet : null;

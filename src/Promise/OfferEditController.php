@@ -157,8 +157,7 @@ final class OfferEditController extends Page
     /** @param FormInterface<mixed> $form */
     private function keepsWhatIsPromised(FormInterface $form, Outlet $is, Garden $garden): void
     {
-        $lost = array_values(array_filter($garden->promises, static fn (Promise $promise): bool => $promise->outlet === $is->key
-            && !$promise->day->isBefore($garden->today) && !$is->days->isOpenOn($promise->day)));
+        $lost = $is->cannotKeep($garden->promises, $garden->today);
         if ([] !== $lost) {
             Forms::fault($form, 'weekdays', \sprintf('%s on a day it would not be there, the first for %s. Delete what is promised first.',
                 1 === \count($lost) ? '1 promise is made' : \count($lost).' promises are made', $this->sayer->shortDay($lost[0]->day)));
