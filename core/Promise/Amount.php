@@ -18,7 +18,7 @@ final readonly class Amount
     private const UNITS_A_GRAM = 1 / 100;
 
     /** @param string $text as it was typed */
-    private function __construct(public string $text, private float $number, private bool $isWeight)
+    private function __construct(public string $text, public float $number, public bool $isWeight)
     {
     }
 
@@ -26,6 +26,12 @@ final readonly class Amount
     public static function ofUnits(float $units): self
     {
         return new self(Units::number($units, 6), $units, false);
+    }
+
+    /** As a product has it: a weight where the crop is sold by weight. */
+    public static function in(Part $part, Produce $produce): self
+    {
+        return new self(Units::number($part->units, 6), $part->units, $produce->isByWeight());
     }
 
     /**

@@ -43,7 +43,7 @@ final class ProductData
         $data->price = $product->price;
         foreach ($product->parts as $slot => $part) {
             $data->item[$slot] = $part->item;
-            $data->amounts[$slot] = Amount::ofUnits($part->units);
+            $data->amounts[$slot] = Amount::in($part, $book->get($part->item)->produce);
         }
 
         return $data;

@@ -108,7 +108,12 @@ final class OfferEditTest extends AppCase
 
         $this->post($this->path('/offer/product'), $pound);
         self::assertResponseStatusCodeSame(303);
-        self::assertSame(4.535_923_7, array_column($this->snapshot()->products, null, 'key')['roots']->parts[0]->units);
+        $roots = fn (): float => array_column($this->snapshot()->products, null, 'key')['roots']->parts[0]->units;
+        self::assertSame(4.535_923_7, $roots());
+        $this->browser->request('GET', $this->path('/offer/product/roots'));
+        self::assertInputValueSame('units0', '453.6 g');
+        $this->browser->submitForm('Save', ['name' => 'Bag of roots']);
+        self::assertSame(4.535_923_7, $roots(), 'what is looked at and kept moves nothing');
     }
 
     public function testDeletedOnlyWhenNothingIsPromised(): void
