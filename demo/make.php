@@ -13,6 +13,11 @@ use App\File\GardenWriter;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\Method;
+use JollyFurrow\Diary\Bears;
+use JollyFurrow\Diary\Diary;
+use JollyFurrow\Diary\OwnCare;
+use JollyFurrow\Diary\OwnJob;
+use JollyFurrow\Diary\Worker;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
 use JollyFurrow\Garden\Settings;
@@ -50,7 +55,8 @@ foreach ($blocks as $block) {
     $inTunnel = str_starts_with($block, 'Tunnel');
     for ($i = 1; $i <= ($inTunnel ? 4 : 15); ++$i) {
         $name = $inTunnel ? 'T'.substr($block, -1).'-'.$i : $block.$i;
-        $beds[] = new Bed($name, $block, count($beds), Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres($inTunnel ? 40 : 45), $inTunnel ? PlaceType::Tunnel : PlaceType::Field);
+        $beds[] = new Bed($name, $block, count($beds), Length::fromMetres(25), Length::fromCentimetres(75),
+            Length::fromCentimetres($inTunnel ? 40 : 45), $inTunnel ? PlaceType::Tunnel : PlaceType::Field);
     }
 }
 
@@ -69,16 +75,20 @@ foreach ($beds as $bed) {
     foreach ([2023, 2024, 2025] as $year) {
         $blockNumber = (int) array_search($bed->block, $blocks, true);
         $group = PlaceType::Tunnel === $bed->place ? 'fruit' : $groups[($blockNumber + $year) % 6];
-        $crop = PlaceType::Tunnel === $bed->place ? ['tomato', 'cucumber', 'pepper', 'tomato'][$chance->getInt(0, 3)] : $families[$group][$chance->getInt(0, 5)];
+        $crop = PlaceType::Tunnel === $bed->place ? ['tomato', 'cucumber', 'pepper', 'tomato'][$chance->getInt(0, 3)]
+            : $families[$group][$chance->getInt(0, 5)];
         $history[] = new PastCrop(Stretch::of($bed->name, 0, 25_000_000), $crop, Day::fromDate($year, 8, 1)->plus($chance->getInt(0, 85)));
     }
 }
 
 /* What stands or lies in store on 2 March. */
 $standing = [];
-$stand = static function (string $item, string $bed, int $from, int $to, Method $method, string $sow, string $ground, string $ready, string $clear, float $perMetre, Standing $is = Standing::Growing) use (&$standing, $beds): void {
+$stand = static function (string $item, string $bed, int $from, int $to, Method $method, string $sow, string $ground, string $ready,
+    string $clear, float $perMetre, Standing $is = Standing::Growing) use (&$standing, $beds): void {
     $place = array_values(array_filter($beds, static fn (Bed $b): bool => $b->name === $bed))[0]->place;
-    $standing[] = new Planting($item.'@'.$sow.'#'.(count($standing) + 1), $item, $method, $place, 'compost-mulch', Day::parse($sow), Day::parse($ground), Day::parse($ground)->plus(-5), Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of($bed, $from * Length::MILLIMETRE, $to * Length::MILLIMETRE)], $is, false);
+    $standing[] = new Planting($item.'@'.$sow.'#'.(count($standing) + 1), $item, $method, $place, 'compost-mulch', Day::parse($sow),
+        Day::parse($ground), Day::parse($ground)->plus(-5), Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of($bed,
+            $from * Length::MILLIMETRE, $to * Length::MILLIMETRE)], $is, false);
 };
 foreach (['F1', 'F2'] as $bed) {
     $stand('garlic', $bed, 0, 25000, Method::Sown, '2025-10-21', '2025-10-21', '2026-07-14', '2026-07-21', 24);
@@ -110,10 +120,13 @@ $outlets = [
 
 /* Products: name, unit, price in cents, item => units; then per outlet: quantity at the height, first and last week. */
 $rows = [
-    ['head-lettuce', 'Head lettuce', 'head', 180, ['lettuce-head' => 1], ['boxes' => 25, 'stall' => 28, 'kitchen-north' => 6, 'farm-shop' => 9], '05-30', '11-07'],
-    ['salad-mix', 'Salad mix', 'bag of 150 g', 320, ['lettuce-leaf' => 0.9, 'arugula' => 0.3, 'mizuna' => 0.3], ['stall' => 38, 'kitchen-north' => 16, 'kitchen-south' => 16, 'farm-shop' => 13], '05-23', '10-31'],
+    ['head-lettuce', 'Head lettuce', 'head', 180, ['lettuce-head' => 1], ['boxes' => 25, 'stall' => 28, 'kitchen-north' => 6,
+        'farm-shop' => 9], '05-30', '11-07'],
+    ['salad-mix', 'Salad mix', 'bag of 150 g', 320, ['lettuce-leaf' => 0.9, 'arugula' => 0.3, 'mizuna' => 0.3], ['stall' => 38,
+        'kitchen-north' => 16, 'kitchen-south' => 16, 'farm-shop' => 13], '05-23', '10-31'],
     ['spinach', 'Spinach', 'bag of 200 g', 300, ['spinach' => 2], ['stall' => 14, 'boxes' => 16], '05-13', '06-13'],
-    ['spinach-autumn', 'Autumn spinach', 'bag of 200 g', 320, ['spinach-autumn' => 2], ['stall' => 15, 'kitchen-north' => 6], '09-26', '11-14'],
+    ['spinach-autumn', 'Autumn spinach', 'bag of 200 g', 320, ['spinach-autumn' => 2], ['stall' => 15, 'kitchen-north' => 6], '09-26',
+        '11-14'],
     ['arugula', 'Arugula', 'bag of 100 g', 240, ['arugula' => 1], ['stall' => 19, 'kitchen-south' => 13], '05-06', '10-30'],
     ['radish', 'Radishes', 'bunch', 200, ['radish' => 1], ['boxes' => 25, 'stall' => 25], '05-09', '10-24'],
     ['carrot-bunch', 'Bunched carrots', 'bunch', 280, ['carrot' => 1], ['boxes' => 25, 'stall' => 35, 'farm-shop' => 9], '07-04', '10-10'],
@@ -135,7 +148,8 @@ $rows = [
     ['tomato', 'Tomatoes', 'kg', 420, ['tomato' => 10], ['boxes' => 15, 'stall' => 21, 'kitchen-south' => 4], '08-12', '10-03'],
     ['pepper', 'Sweet peppers', 'kg', 520, ['pepper' => 10], ['stall' => 7, 'boxes' => 4], '08-29', '10-03'],
     ['cucumber', 'Cucumbers', 'fruit', 160, ['cucumber' => 1], ['boxes' => 28, 'stall' => 32], '07-15', '09-12'],
-    ['courgette', 'Summer squash', 'fruit', 80, ['squash-summer' => 1], ['boxes' => 44, 'stall' => 44, 'farm-shop' => 13], '07-22', '09-19'],
+    ['courgette', 'Summer squash', 'fruit', 80, ['squash-summer' => 1], ['boxes' => 44, 'stall' => 44, 'farm-shop' => 13], '07-22',
+        '09-19'],
     ['squash', 'Winter squash', 'fruit', 380, ['squash-winter' => 1], ['boxes' => 6, 'stall' => 5], '09-30', '01-16'],
     ['bean', 'Bush beans', 'bag of 400 g', 360, ['bean-bush' => 4], ['stall' => 20, 'boxes' => 23], '07-25', '09-19'],
     ['pea', 'Snap peas', 'bag of 300 g', 340, ['pea' => 3], ['stall' => 16, 'boxes' => 20], '06-20', '07-18'],
@@ -155,7 +169,8 @@ foreach ($outlets as $outlet) {
 $products = [];
 $promises = [];
 foreach ($rows as [$key, $name, $unit, $price, $parts, $quantities, $first, $last]) {
-    $products[] = new Product($key, $name, $unit, Money::fromCents($price), array_map(static fn (string $item, float|int $units): Part => new Part($item, (float) $units), array_keys($parts), $parts));
+    $products[] = new Product($key, $name, $unit, Money::fromCents($price), array_map(static fn (string $item,
+        float|int $units): Part => new Part($item, (float) $units), array_keys($parts), $parts));
     $from = MonthDay::parse($first)->in(2026);
     $to = MonthDay::parse($last)->in(MonthDay::parse($last)->order() < MonthDay::parse($first)->order() ? 2027 : 2026);
     foreach ($quantities as $outlet => $most) {
@@ -165,16 +180,21 @@ foreach ($rows as [$key, $name, $unit, $price, $parts, $quantities, $first, $las
             }
             $atEdge = min($day->since($from), $to->since($day)) < 14 ? 0.7 : 1.0;
             $inAugust = 8 === $day->month() && 'stall' === $outlet ? 1.25 : 1.0;
-            $promises[] = new Promise($outlet, $key, $day, max(1.0, round($most * $atEdge * $inAugust * (0.95 + 0.1 * $chance->getInt(0, 10) / 10))));
+            $promises[] = new Promise($outlet, $key, $day, max(1.0, round($most * $atEdge * $inAugust * (0.95 + 0.1 * $chance->getInt(0,
+                10) / 10))));
         }
     }
 }
-usort($promises, static fn (Promise $a, Promise $b): int => [$a->day->number, $a->outlet, $a->product] <=> [$b->day->number, $b->outlet, $b->product]);
+usort($promises, static fn (Promise $a, Promise $b): int => [$a->day->number, $a->outlet, $a->product] <=> [$b->day->number, $b->outlet,
+    $b->product]);
 
 $usual = Settings::usual();
-$settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...), $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth, $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250_000, 'row-cover' => 200_000, 'hoops' => 100_000]);
+$settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...),
+    $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth,
+    $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250_000, 'row-cover' => 200_000, 'hoops' => 100_000]);
 // A maritime-continental year with a July mean of 19 degrees C, made up like the rest.
-$climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3, 15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9);
+$climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3,
+    15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9);
 // Covers that go on every year, and what the garden knows better than the book.
 $days = static fn (string $from, string $to): Period => Period::fromFirstToLast(Day::parse($from), Day::parse($to));
 $covers = [
@@ -190,6 +210,19 @@ $own = [
     new OwnValue('own-hollow-gold', 'of', 'squash-summer'),
     new OwnValue('own-hollow-gold', 'variety', 'Hollow Gold'),
 ];
-$garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'), MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers, $own);
+// A small crew, and what it does beside the plan.
+$diary = new Diary([], [
+    new Worker('Mika', [1 => 8.0, 2 => 8.0, 3 => 8.0, 4 => 8.0, 5 => 8.0, 6 => 4.0, 7 => 0.0]),
+    new Worker('Jorun', [1 => 6.0, 2 => 6.0, 3 => 6.0, 4 => 6.0, 5 => 6.0, 6 => 0.0, 7 => 2.0], [$days('2026-08-10', '2026-08-16')]),
+    new Worker('Sten', [1 => 0.0, 2 => 4.0, 3 => 4.0, 4 => 0.0, 5 => 4.0, 6 => 4.0, 7 => 0.0]),
+], [
+    new OwnJob('j1', 'Sharpen hoes and knives', '', Bears::Roof, 0.7, 7, Day::parse('2026-03-10'), 14),
+    new OwnJob('j2', 'Fold boxes and print labels', '', Bears::Roof, 1.0, 3, Day::parse('2026-05-04'), 7, Day::parse('2026-11-27')),
+    new OwnJob('j3', 'Cut the hedge along block F', 'F', Bears::Any, 5.0, 30, Day::parse('2026-07-06')),
+], [new OwnCare('c1', 'tomato', 'Take off the lowest leaves', 'ground', 35, 14, true, 1.5)]);
+$garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
+    MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
+    $own, diary: $diary);
 file_put_contents(__DIR__.'/garden.json', (new GardenWriter())->write($garden));
-fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises), count($standing)));
+fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises),
+    count($standing)));

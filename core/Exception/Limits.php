@@ -32,6 +32,9 @@ final class Limits
     public const PAST_CROPS = 20_000;
     public const PROTECTIONS = 5_000;
     public const READINGS = 60_000;
+    public const WORKERS = 50;
+    public const OWN_JOBS = 500;
+    public const JOB_MARKS = 100_000;
 
     /** Lists and sheets: rows and columns are counted before anything is guessed about them. */
     public const COLUMNS = 12;

@@ -7,6 +7,7 @@ namespace JollyFurrow\Garden;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Crop\Spacing;
+use JollyFurrow\Diary\Diary;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
@@ -45,6 +46,7 @@ final readonly class Garden
      * @param list<OwnValue>     $own         values of crops that are the garden's own
      * @param list<Recipe>       $recipes     of the garden's own
      * @param Practice|null      $practice    null: a real garden
+     * @param Diary              $diary       what was ticked, who works, own jobs
      */
     public function __construct(
         public string $name,
@@ -64,6 +66,7 @@ final readonly class Garden
         public array $own = [],
         public array $recipes = [],
         public ?Practice $practice = null,
+        public Diary $diary = new Diary(),
     ) {
         $this->climate = $climate ?? PlaceClimate::guessed($place->latitude, $place->altitude);
         $this->plantings = $plantings instanceof Plantings ? $plantings : Plantings::of($plantings);
@@ -83,6 +86,12 @@ final readonly class Garden
     public function noting(array $notes): self
     {
         return $this->but(notes: [...$this->notes, ...$notes]);
+    }
+
+    /** The same garden with another diary. */
+    public function keeping(Diary $diary): self
+    {
+        return $this->but(diary: $diary);
     }
 
     /** The same garden to practise in, under another name. */
@@ -206,7 +215,7 @@ final readonly class Garden
      */
     private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null,
         ?array $promises = null, ?array $protections = null, ?PlaceClimate $climate = null, ?Practice $practice = null,
-        ?string $name = null, ?array $notes = null): self
+        ?string $name = null, ?array $notes = null, ?Diary $diary = null): self
     {
         return new self(
             $name ?? $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
@@ -214,6 +223,7 @@ final readonly class Garden
             $this->outlets, $this->products, $promises ?? $this->promises, $plantings ?? $this->plantings, $notes ?? $this->notes,
             $climate ?? $this->climate,
             $protections ?? $this->protections, $this->own, $this->recipes, $practice ?? $this->practice,
+            $diary ?? $this->diary,
         );
     }
 }

@@ -5,17 +5,28 @@ declare(strict_types=1);
 namespace JollyFurrow\Practice;
 
 use JollyFurrow\Beds\Conflicts;
+use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Pattern;
+use JollyFurrow\Diary\Mark;
+use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Hand\Noted;
+use JollyFurrow\Job\Placing;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Task\Site;
+use JollyFurrow\Task\SoilDays;
+use JollyFurrow\Task\TaskBook;
+use JollyFurrow\Task\TaskList;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
+use JollyFurrow\Work\CareCalendar;
+use JollyFurrow\Work\CareRule;
 
 /**
  * A crew that is not there: it does what is due on a day, most of it in time, some a few days late, and now and then it
@@ -23,7 +34,11 @@ use JollyFurrow\Time\Day;
  */
 final readonly class Crew
 {
-    public function __construct(private CropBook $book, private RecipeBook $recipes)
+    /** Jobs that fell due so many days ago are still come to. */
+    private const BACK = 14;
+
+    /** @param list<CareRule> $care that ships */
+    public function __construct(private CropBook $book, private RecipeBook $recipes, private TaskBook $jobs, private array $care)
     {
     }
 
@@ -53,7 +68,27 @@ final readonly class Crew
             }
         }
 
-        return new CrewDay($garden->noting($notes), $notes);
+        $marks = $this->ticked($garden->noting($notes));
+
+        return new CrewDay($garden->noting($notes)->keeping($garden->diary->marking($marks)), $notes, $marks);
+    }
+
+    /** @return list<Mark> jobs that are only ticked, as slips let them */
+    private function ticked(Garden $garden): array
+    {
+        $site = new Site($garden, $this->book, $this->recipes, $this->jobs, new CareCalendar($garden, $this->book, $this->recipes,
+            $this->care), new SoilDays($garden->climate->measured, DailyRecord::fromRows([])));
+        $placing = new Placing($garden->today, $site->weather, $garden->diary->marks);
+        $marks = [];
+        foreach (TaskList::usual()->of($site, Period::fromFirstToLast($garden->today->plus(-self::BACK), $garden->today)) as $task) {
+            $late = Slip::of($garden->practice->seed ?? 0, $task->id->text(), $task->kind->happening() ?? Happening::Seen);
+            $isTime = null === $task->kind->happening() && null !== $late->days && !$garden->today->isBefore($task->due->plus($late->days));
+            if ($isTime && $placing->place($task)->isOpen()) {
+                $marks[] = new Mark($task->id, MarkKind::Done, $garden->today);
+            }
+        }
+
+        return $marks;
     }
 
     /** The day a job of a planting is due; null: it has no such job as it stands. */

@@ -40,15 +40,21 @@ final readonly class CareCalendar
     private const FLUSH_MM = 10.0;
     private const FLUSH_DAYS = 7;
     private const THREAD_DAYS = 5;
+    /** A day of so much rain still belongs to the spell, mm. */
+    private const WET_DAY = 1.0;
 
     /** Two weeks colder than this in the mean, and weeds stand still, degrees C (common practice, no source). */
     private const WEEDS_GROW = 5.0;
     /** An ordinary pass so many days after the one that rain made due is left out. */
     private const NEAR_DAYS = 5;
 
-    /** @param list<CareRule> $rules */
-    public function __construct(private Garden $garden, private CropBook $book, private RecipeBook $recipes, private array $rules)
+    /** @var list<CareRule> those that ship, and the garden's own */
+    private array $rules;
+
+    /** @param list<CareRule> $rules that ship */
+    public function __construct(private Garden $garden, private CropBook $book, private RecipeBook $recipes, array $rules)
     {
+        $this->rules = [...$rules, ...OwnCareRules::of($garden->diary->ownCare)];
     }
 
     /** @return list<CareRule> what the grower may do or leave for this planting */
@@ -91,9 +97,9 @@ final readonly class CareCalendar
         $crop = $this->book->grown($planting->item, $planting->variety);
         $steps = [];
         foreach ($this->rules as $rule) {
-            foreach ($this->isDone($rule, $crop, $planting) ? $this->days($rule, $crop, $planting) : [] as $day) {
+            foreach ($this->isDone($rule, $crop, $planting) ? $this->days($rule, $crop, $planting) : [] as $n => $day) {
                 $steps[] = new CareStep($planting, $rule->name, $day, $rule->hoursPer100Metres * $planting->length()->metres() / 100,
-                    $rule->tool, $rule);
+                    $rule->tool, $rule->key.'/'.($n + 1), $rule);
             }
         }
         $steps = $this->withoutPassesUnderCover($planting, $crop, $steps);
@@ -101,12 +107,13 @@ final readonly class CareCalendar
         foreach ($this->garden->protections as $protection) {
             $care = $protection->isOver($planting->key, array_map(static fn ($piece): string => $piece->bed, $planting->pieces))
                 ? CoverCare::of($this->garden, $planting, $crop, $protection) : null;
-            foreach ($care->weedings ?? [] as $day) {
+            $on = $protection->days->start->iso();
+            foreach ($care->weedings ?? [] as $n => $day) {
                 $steps[] = new CareStep($planting, 'Open the cover and weed', $day,
-                    self::UNDER_COVER_HOURS * $planting->length()->metres() / 100, 'hands');
+                    self::UNDER_COVER_HOURS * $planting->length()->metres() / 100, 'hands', 'open-cover/'.$on.'/'.($n + 1));
             }
             if (null !== $care?->flowering) {
-                $steps[] = new CareStep($planting, 'Take the cover off for the bees', $care->flowering, 0.0, 'hands');
+                $steps[] = new CareStep($planting, 'Take the cover off for the bees', $care->flowering, 0.0, 'hands', 'bees/'.$on);
             }
         }
         usort($steps, static fn (CareStep $a, CareStep $b): int => [$a->day->number, $a->name] <=> [$b->day->number, $b->name]);
@@ -151,8 +158,8 @@ final readonly class CareCalendar
     }
 
     /**
-     * With a pass again, where rain has brought weeds up after the last one and the next is not due by then; it takes the
-     * place of the ordinary one near it.
+     * With a pass again, where rain has brought weeds up after one and the next is not due by then; it takes the place of
+     * the ordinary one near it.
      *
      * @param list<CareStep> $steps
      *
@@ -160,28 +167,35 @@ final readonly class CareCalendar
      */
     private function afterRain(Planting $planting, array $steps): array
     {
-        $passes = array_values(array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name, self::WEED_PASS)));
-        $done = array_values(array_filter($passes, fn (CareStep $s): bool => $s->day->isBefore($this->garden->today)
-            && $this->garden->today->since($s->day) <= self::FLUSH_DAYS));
-        $last = end($done);
-        if (false === $last) {
-            return $steps;
+        foreach ($steps as $pass) {
+            $again = str_starts_with($pass->name, self::WEED_PASS) ? $this->dryAgain($pass->day) : null;
+            $isDue = null === $again || [] !== array_filter($steps, static fn (CareStep $s): bool => str_starts_with($s->name,
+                self::WEED_PASS) && $pass->day->isBefore($s->day) && !$again->isBefore($s->day));
+            if (null === $again || $isDue || $planting->clear->isBefore($again)) {
+                continue;
+            }
+            $steps = array_values(array_filter($steps, static fn (CareStep $s): bool => !str_starts_with($s->name, self::WEED_PASS)
+                || $s->day->isBefore($again) || $s->day->since($again) > self::NEAR_DAYS));
+            $steps[] = new CareStep($planting, self::WEED_PASS.' again, after rain', $again, $pass->hours, $pass->tool,
+                $pass->step.'/rain');
         }
+
+        return $steps;
+    }
+
+    /** The day weeds stand in thread stage again, after the spell of rain that brought them up; null: too little fell. */
+    private function dryAgain(Day $pass): ?Day
+    {
+        $rain = $this->garden->climate->measured->rain;
         $fell = 0.0;
-        for ($day = $last->day->number; $day < $this->garden->today->number; ++$day) {
-            $fell += $this->garden->climate->measured->rain[$day] ?? 0.0;
+        for ($day = $pass->number; $day < $pass->number + self::FLUSH_DAYS && $fell < self::FLUSH_MM; ++$day) {
+            $fell += $rain[$day] ?? 0.0;
         }
-        $again = $this->garden->today->plus(self::THREAD_DAYS);
-        $isDue = [] !== array_filter($passes, fn (CareStep $s): bool => !$s->day->isBefore($this->garden->today)
-            && !$again->isBefore($s->day));
-
-        if ($fell < self::FLUSH_MM || $isDue || $planting->clear->isBefore($again)) {
-            return $steps;
+        while ($fell >= self::FLUSH_MM && ($rain[$day] ?? 0.0) >= self::WET_DAY) {
+            ++$day;
         }
-        $far = array_filter($steps, static fn (CareStep $s): bool => !str_starts_with($s->name, self::WEED_PASS)
-            || $s->day->isBefore($again) || $s->day->since($again) > self::NEAR_DAYS);
 
-        return [...array_values($far), new CareStep($planting, self::WEED_PASS.' again, after rain', $again, $last->hours, $last->tool)];
+        return $fell < self::FLUSH_MM ? null : Day::of($day - 1 + self::THREAD_DAYS);
     }
 
     /** @return list<Day> never before it stands, never after the bed is cleared */
@@ -241,6 +255,14 @@ final readonly class CareCalendar
     {
         return array_values(array_filter($days, static fn (Day $day): bool => !$day->isBefore($planting->ground)
             && !$planting->clear->isBefore($day)));
+    }
+
+    /** Day a planting is up: as noted, else as reckoned. */
+    public function up(Planting $planting): Day
+    {
+        $crop = $this->book->grown($planting->item, $planting->variety);
+
+        return $this->emergence($crop, $planting, $this->garden->timing()?->of($crop, $this->garden->coversOf($planting)));
     }
 
     /** Day a sowing is up; what is planted out is up when it is planted. */

@@ -20,5 +20,6 @@ enum From: string
     case CatalogueDays = 'catalogue-days';
     case GrowsEvenly = 'grows-evenly';
     case WeighedByThePlanner = 'weighed-by-the-planner';
+    case JobKinds = 'job-kinds';
     case CoverWarmth = 'cover-warmth';
 }

@@ -28,5 +28,7 @@ enum Sum: string
     case DryMatterByEye = 'dry-matter-by-eye';
     case DryMatterOnBed = 'dry-matter-on-bed';
     case NitrogenLeft = 'nitrogen-left';
+    case JobHours = 'job-hours';
+    case JobLeft = 'job-left';
     case WarmerAtNight = 'warmer-at-night';
 }

@@ -87,7 +87,7 @@ final class AccountController extends Page
                 }
                 $account instanceof Account ?: $security->login($member, 'form_login', 'main');
 
-                return $this->seeOther('wall', ['garden' => $to['garden_id']]);
+                return $this->seeOther('week', ['garden' => $to['garden_id']]);
             }
         }
         $request->getSession()->set('_security.main.target_path', $request->getUri());

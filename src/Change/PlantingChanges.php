@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Change;
 
+use App\Diary\DiaryKeeper;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
 use App\Store\PlantingKeeper;
@@ -21,7 +22,7 @@ use JollyFurrow\Planting\Planting;
 final readonly class PlantingChanges
 {
     public function __construct(private Snapshot $snapshot, private ChangeLog $log, private PlantingKeeper $plantings,
-        private CropBook $book, private Connection $connection)
+        private CropBook $book, private Connection $connection, private DiaryKeeper $diary)
     {
     }
 
@@ -41,6 +42,7 @@ final readonly class PlantingChanges
             $this->mustBePossible($garden, $replacement);
             $this->plantings->replace($gardenId, $replacement->old, $replacement->new, self::beds($this->connection, $gardenId));
             $this->plantings->note($gardenId, $replacement->notes);
+            $this->diary->carry($gardenId, $replacement->old, $replacement->new);
 
             return $replacement;
         });

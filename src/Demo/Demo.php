@@ -6,7 +6,9 @@ namespace App\Demo;
 
 use App\Account\Accounts;
 use App\Account\DemoAccount;
+use App\Diary\DiaryKeeper;
 use App\File\GardenReader;
+use App\Job\Sites;
 use App\Log\ChangeLog;
 use App\Plan\DrawUp;
 use App\Rows\PlantingRecord;
@@ -17,6 +19,8 @@ use App\Store\ClimateKeeper;
 use App\Store\GardenKeeper;
 use App\Store\PlantingKeeper;
 use Doctrine\ORM\EntityManagerInterface;
+use JollyFurrow\Diary\Mark;
+use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Practice;
 use JollyFurrow\Plan\Planner;
@@ -24,7 +28,10 @@ use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Practice\Slip;
+use JollyFurrow\Task\TaskList;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Period;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
@@ -36,6 +43,8 @@ final readonly class Demo
     /** Days after the season's first that the demo opens: Tuesday 21 July. */
     private const DAYS_IN = 141;
     private const SEED = 47;
+    /** Days of ticks before it opens. */
+    private const TICKED = 42;
 
     public function __construct(
         #[Autowire('%kernel.project_dir%/demo/garden.json')]
@@ -52,6 +61,8 @@ final readonly class Demo
         private ClimateKeeper $readings,
         private SimulatedStation $station,
         private PlantingKeeper $plantings,
+        private Sites $sites,
+        private DiaryKeeper $diary,
     ) {
     }
 
@@ -72,8 +83,23 @@ final readonly class Demo
             $this->station->days($id, $garden->climate, $garden->today, $opens->plus(-1)), $this->station->name()));
         $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpTo($opens,
             $id, $garden->with($plan->plantings())));
+        $this->log->record($id, $account->id, 'Jobs ticked up to today', fn () => $this->tick($opens, $id));
         $this->log->record($id, $account->id, 'Practice begins', fn () => $this->entities->persist(new PracticeRecord($id,
             Practice::seeded(self::SEED), $opens, $this->log->nextNumber($id))));
+    }
+
+    /** What was due in the last weeks is ticked, most of it; as a small crew ticks. */
+    private function tick(Day $today, string $gardenId): void
+    {
+        $site = $this->sites->on($gardenId, $today);
+        $marks = [];
+        foreach (TaskList::usual()->of($site, Period::between($today->plus(-self::TICKED), $today)) as $task) {
+            $late = Slip::of(self::SEED, $task->id->text(), $task->kind->happening() ?? Happening::Seen)->days;
+            if (null === $task->doneOn && null !== $late && $task->due->plus($late)->isBefore($today)) {
+                $marks[] = new Mark($task->id, MarkKind::Done, $task->due->plus($late));
+            }
+        }
+        $this->diary->mark($gardenId, $marks);
     }
 
     /** Where the practice begins: on a day of high summer, whatever the calendar says, or on the pinned day. */

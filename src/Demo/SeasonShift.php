@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use JollyFurrow\Diary\About;
+use JollyFurrow\Diary\Diary;
+use JollyFurrow\Diary\Mark;
+use JollyFurrow\Diary\OwnJob;
+use JollyFurrow\Diary\TaskId;
+use JollyFurrow\Diary\Worker;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\RestingBed;
 use JollyFurrow\Land\PastCrop;
@@ -64,7 +70,28 @@ final class SeasonShift
                     $later($p->days)), $g->protections),
             $g->own,
             $g->recipes,
+            null,
+            new Diary(array_map(static fn (Mark $m): Mark => new Mark($m->task, $m->kind, $m->day->plus($days), $m->length, $m->minutes,
+                $m->who, $m->words, $m->until?->plus($days), $m->count), self::shifted($g->diary->marks, $days)),
+                array_map(static fn (Worker $w): Worker => new Worker($w->name, $w->hours, array_map($later, $w->away)),
+                    $g->diary->workers),
+                array_map(static fn (OwnJob $j): OwnJob => new OwnJob($j->key, $j->words, $j->block, $j->bears, $j->hours, $j->wait,
+                    $j->first->plus($days), $j->every, $j->last?->plus($days)), $g->diary->ownJobs), $g->diary->ownCare),
         );
+    }
+
+    /**
+     * Of plantings, whose names carry their sowing days; days in the names of other tasks stay behind.
+     *
+     * @param list<Mark> $marks
+     *
+     * @return list<Mark>
+     */
+    private static function shifted(array $marks, int $days): array
+    {
+        return array_values(array_map(static fn (Mark $m): Mark => new Mark(TaskId::ofPlanting(self::key($m->task->of, $days),
+            $m->task->step), $m->kind, $m->day, $m->length, $m->minutes, $m->who, $m->words, $m->until, $m->count),
+            array_filter($marks, static fn (Mark $m): bool => About::Planting === $m->task->about)));
     }
 
     /** A planting's name carries its sowing day. */

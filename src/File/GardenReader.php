@@ -6,6 +6,7 @@ namespace App\File;
 
 use App\Books\GardenBooks;
 use App\Codec\ClimateFile;
+use App\Codec\DiaryFile;
 use App\Codec\Millimetres;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
@@ -21,6 +22,7 @@ use JollyFurrow\Book\BookFault;
 use JollyFurrow\Book\OldValues;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Diary\About;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\DateForm;
 use JollyFurrow\Garden\Garden;
@@ -34,6 +36,7 @@ use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Temper;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\Kit;
 use JollyFurrow\Recipe\Recipe;
 use JollyFurrow\Recipe\RecipeBook;
@@ -121,10 +124,12 @@ final readonly class GardenReader
         $climate = $root->has('climate') ? ClimateFile::read($root->object('climate'), $place->latitude) : null;
 
         $protections = ProtectionReader::protections($root, $beds, $plantings);
+        $diary = DiaryFile::read($root, $book, [About::Planting->value => array_map(static fn (Planting $p): string => $p->key, $plantings),
+            About::Bed->value => array_map(strval(...), array_keys($beds)), About::Block->value => $blocks]);
 
         return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history,
             array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes,
-            $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null);
+            $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null, $diary);
     }
 
     /** @return list<Recipe> by key */

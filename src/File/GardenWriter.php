@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\File;
 
 use App\Codec\ClimateFile;
+use App\Codec\DiaryFile;
 use App\Codec\Millimetres;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
@@ -75,6 +76,7 @@ final class GardenWriter
             ...([] === $garden->own ? [] : ['own_values' => array_map(static fn (OwnValue $v): array => ['crop' => $v->crop,
                 'value' => $v->name, 'is' => $v->is, 'note' => $v->note], $garden->own)]),
             ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
+            ...DiaryFile::values($garden->diary),
         ];
     }
 

@@ -35,7 +35,7 @@ final class HomeController extends Page
     {
         $gardens = self::gardens($account, $connection);
 
-        return 1 === \count($gardens) ? $this->seeOther('wall', ['garden' => $gardens[0]['id']]) : $this->seeOther('gardens');
+        return 1 === \count($gardens) ? $this->seeOther('week', ['garden' => $gardens[0]['id']]) : $this->seeOther('gardens');
     }
 
     #[Route('/gardens', name: 'gardens', methods: ['GET'])]

@@ -11,7 +11,8 @@ final readonly class RowImages
 {
     /** Tables whose rows are logged. */
     private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
-        'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice'];
+        'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice', 'worker', 'own_job',
+        'own_care', 'job_mark'];
 
     public function __construct(private Connection $connection)
     {

@@ -16,7 +16,7 @@ final class Navigation
     public const GARDEN = 'Garden';
     /** @var array<string, array<string, string>> by group: routes and what they are called */
     private const GROUPS = [
-        'Jobs' => ['care' => 'This fortnight'],
+        'This week' => ['week' => 'The jobs', 'hands' => 'Hands', 'own_jobs' => 'Own jobs'],
         'Wall' => ['wall' => 'The season'],
         'In the ground' => ['standing' => 'In the ground'],
         'Plan' => ['plan' => 'The plan', 'forward' => 'Repeat sowings', 'rules' => 'Rules'],
@@ -28,7 +28,8 @@ final class Navigation
     ];
     /** @var array<string, string> pages that stand under another */
     private const UNDER = [
-        'planting' => 'wall', 'change' => 'wall', 'planting_cover' => 'wall', 'note' => 'wall', 'stand' => 'wall', 'care_choice' => 'wall',
+        'planting' => 'wall', 'change' => 'wall', 'planting_cover' => 'wall', 'note' => 'wall', 'stand' => 'wall',
+            'care_choice' => 'wall', 'job' => 'week',
         'proposal' => 'plan', 'mend' => 'plan', 'wishes_cost' => 'rules', 'draw_up' => 'plan', 'one_more' => 'plan',
         'bed' => 'beds', 'temper' => 'beds', 'bed_cover' => 'beds', 'free_bed' => 'beds', 'cover' => 'beds', 'recipe' => 'recipes',
         'crop' => 'crops', 'ladder' => 'crops', 'own' => 'crops', 'reading' => 'station', 'member' => 'members', 'find' => 'wall',

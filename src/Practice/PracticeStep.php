@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Practice;
 
+use App\Books\CareFile;
+use App\Books\JobsFile;
 use App\Change\PlantingChanges;
+use App\Diary\DiaryKeeper;
 use App\Log\ChangeLog;
 use App\Rows\PracticeRecord;
 use App\Shared\Visit;
@@ -26,7 +29,8 @@ final readonly class PracticeStep
 {
     public function __construct(private Snapshot $snapshot, private ChangeLog $log, private EntityManagerInterface $entities,
         private PlantingKeeper $plantings, private ClimateKeeper $readings, private SimulatedStation $station,
-        private Connection $connection, private CropBook $book, private RecipeBook $recipes, private Sayer $sayer)
+        private Connection $connection, private CropBook $book, private RecipeBook $recipes, private Sayer $sayer,
+        private CareFile $care, private JobsFile $jobs, private DiaryKeeper $diary)
     {
     }
 
@@ -46,8 +50,9 @@ final readonly class PracticeStep
                 return;
             }
             $morning = $garden = $this->snapshot->of($visit->gardenId);
+            $crew = new Crew($this->book, $this->recipes, $this->jobs->load(), $this->care->load());
             for ($day = 0; $day < $days; ++$day) {
-                $garden = $this->day($visit->gardenId, $garden);
+                $garden = $this->day($crew, $visit->gardenId, $garden);
             }
             $record->comeTo($garden->today);
             $words = $this->keep($visit->gardenId, $morning, $garden);
@@ -56,9 +61,9 @@ final readonly class PracticeStep
         return $words;
     }
 
-    private function day(string $gardenId, Garden $garden): Garden
+    private function day(Crew $crew, string $gardenId, Garden $garden): Garden
     {
-        $worked = (new Crew($this->book, $this->recipes))->day($garden)->garden;
+        $worked = $crew->day($garden)->garden;
 
         return $worked->on($garden->today->plus(1), $this->weatherOf($gardenId, $garden));
     }
@@ -76,8 +81,10 @@ final readonly class PracticeStep
             PlantingChanges::beds($this->connection, $gardenId));
         $notes = \array_slice($garden->notes, \count($morning->notes));
         $this->plantings->note($gardenId, $notes);
+        $marks = \array_slice($garden->diary->marks, \count($morning->diary->marks));
+        $this->diary->mark($gardenId, $marks);
         $this->readings->read($gardenId, $garden->climate->measured->since($morning->today->number), $this->station->name());
-        $done = \count($notes);
+        $done = \count($notes) + \count($marks);
 
         return \sprintf('Practice: from %s to %s, %s', $this->sayer->shortDay($morning->today), $this->sayer->shortDay($garden->today),
             match ($done) {

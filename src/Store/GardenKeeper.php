@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Diary\DiaryKeeper;
 use App\Links\SecretLinks;
 use App\Log\ChangeLog;
 use App\Rows\BedRecord;
@@ -29,7 +30,8 @@ use JollyFurrow\Promise\Product;
 final readonly class GardenKeeper
 {
     public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings,
-        private ClimateKeeper $climate, private SecretLinks $links)
+        private ClimateKeeper $climate, private SecretLinks $links,
+        private DiaryKeeper $diary)
     {
     }
 
@@ -55,6 +57,7 @@ final readonly class GardenKeeper
             foreach ($garden->own as $value) {
                 $this->kept(new OwnValueRecord($id, $value));
             }
+            $this->diary->begin($id, $garden->diary);
             null === $garden->practice ?: $this->kept(new PracticeRecord($id, $garden->practice, $garden->today, 1));
             $this->links->revokePasswordLinks($ownerId);
             $this->log->note($id, $ownerId, $words);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Store;
 
+use App\Diary\JobMarkRecord;
 use App\Rows\FieldNoteRecord;
 use App\Rows\PieceRecord;
 use App\Rows\PlantingRecord;
@@ -50,6 +51,10 @@ final readonly class PlantingKeeper
         foreach ($this->entities->getRepository(FieldNoteRecord::class)->findBy(['gardenId' => $record->gardenId,
             'plantingId' => $record->id]) as $note) {
             $this->entities->remove($note);
+        }
+        foreach ($this->entities->getRepository(JobMarkRecord::class)->findBy(['gardenId' => $record->gardenId,
+            'plantingId' => $record->id]) as $mark) {
+            $this->entities->remove($mark);
         }
         $this->entities->remove($record);
     }

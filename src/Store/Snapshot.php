@@ -10,6 +10,7 @@ use App\Codec\Node;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
 use App\Codec\TemperFile;
+use App\Diary\DiaryRows;
 use App\Shared\Faults;
 use App\Shared\Row;
 use App\Shared\Today;
@@ -78,7 +79,8 @@ final readonly class Snapshot
         return new Garden($garden->text('name'), $today, $place, self::settings($garden), $blocks, $this->beds($gardenId),
             $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId),
             $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $today, $whole), $this->protections($gardenId),
-            OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId), $practice);
+            OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId), $practice,
+            (new DiaryRows($this->connection))->of($gardenId, $today, $whole));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */
@@ -112,7 +114,8 @@ final readonly class Snapshot
         }
         /** @var array{min: list<float>, max: list<float>, rain: list<float>, guess?: string, fills?: string}|array{} $months */
         $months = $row->optionalJson('months');
-        /** @var array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>, years: int} $normals */
+        /** @var array{min: list<float>, max: list<float>, minSd: list<float>, maxSd: list<float>, rain: list<float>,
+         * years: int} $normals */
         $normals = $row->json('normals');
         /** @var array{dates: array<string, array<string, array<string, float|null>>>, years: int} $frost */
         $frost = $row->json('frost');

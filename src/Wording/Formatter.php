@@ -132,6 +132,29 @@ final readonly class Formatter
         return Written::number(self::amount($cents).' '.$this->currency, 'money', $cents / 100);
     }
 
+    /** Time of work: "25 min", "3.5 h", "18 h" */
+    public function work(float|int $hours): Written
+    {
+        $minutes = (int) round(60 * $hours);
+        $text = $minutes < 60 ? $minutes.' min' : Units::number($hours, $hours < 10 ? 1 : 0).' h';
+
+        return Written::number($text, 'hours', $hours);
+    }
+
+    /** Whole, where a glance is enough: "310 EUR" */
+    public function about(float|int $cents): Written
+    {
+        return Written::number(number_format($cents / 100, 0, '.', ' ').' '.$this->currency, 'money', $cents / 100);
+    }
+
+    /** "Tue 21 Jul", "Tue, Jul 21" */
+    public function weekday(Day $day): Written
+    {
+        $short = $this->dayOfYear($day->month(), $day->dayOfMonth());
+
+        return Written::day($day->weekday()->short().(DateForm::MonthFirst === $this->dates ? ', ' : ' ').$short, $day->iso());
+    }
+
     /** "Tue 3 Mar 2026", "Tue, Mar 3, 2026" */
     public function day(Day $day): Written
     {

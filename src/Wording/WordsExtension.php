@@ -24,6 +24,7 @@ use JollyFurrow\Working\Input;
 use JollyFurrow\Working\Source;
 use JollyFurrow\Working\Working;
 use Twig\Attribute\AsTwigFilter;
+use Twig\Attribute\AsTwigFunction;
 
 /**
  * How pages write numbers, dates and messages, by the formatter of the page's garden. Each filter writes an element that
@@ -281,6 +282,45 @@ final readonly class WordsExtension
     public function dateText(Day $day): string
     {
         return $this->sayer->formatter()->date($day)->text;
+    }
+
+    #[AsTwigFilter('about', isSafe: ['html'])]
+    public function about(float|int $cents): string
+    {
+        return $this->sayer->formatter()->about($cents)->html();
+    }
+
+    /** "Tue 21 Jul" */
+    #[AsTwigFilter('weekday', isSafe: ['html'])]
+    public function weekday(Day $day): string
+    {
+        return $this->sayer->formatter()->weekday($day)->html();
+    }
+
+    #[AsTwigFilter('weekday_text')]
+    public function weekdayText(Day $day): string
+    {
+        return $this->sayer->formatter()->weekday($day)->text;
+    }
+
+    /** "25 min", "3.5 h" */
+    #[AsTwigFilter('hours', isSafe: ['html'])]
+    public function hours(float|int $hours): string
+    {
+        return $this->sayer->formatter()->work($hours)->html();
+    }
+
+    #[AsTwigFilter('hours_text')]
+    public function hoursText(float|int $hours): string
+    {
+        return $this->sayer->formatter()->work($hours)->text;
+    }
+
+    /** Names one doing, so that it counts once however often it is sent. */
+    #[AsTwigFunction('random_token')]
+    public function randomToken(): string
+    {
+        return bin2hex(random_bytes(12));
     }
 
     #[AsTwigFilter('money_text')]

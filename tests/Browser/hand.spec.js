@@ -29,7 +29,7 @@ for (const width of [320, 390]) {
     test.setTimeout(180_000);
     await page.setViewportSize({ width, height: 780 });
     const garden = await openDemo(page);
-    const pages = ['care', 'wall', 'standing', 'plan', 'forward', 'rules', 'beds', 'beds/blocks', 'beds/list', 'bed/A5', 'bed/A5/edit', 'ahead', 'recipes', 'crops', 'crops/carrot', 'compare', 'promises', 'offer', 'offer/outlet/stall', 'season', 'log', 'station', 'place', 'members', 'settings', 'file', 'file/lists', 'find?q=leek'];
+    const pages = ['week', 'hands', 'own-jobs', 'wall', 'standing', 'plan', 'forward', 'rules', 'beds', 'beds/blocks', 'beds/list', 'bed/A5', 'bed/A5/edit', 'ahead', 'recipes', 'crops', 'crops/carrot', 'compare', 'promises', 'offer', 'offer/outlet/stall', 'season', 'log', 'station', 'place', 'members', 'settings', 'file', 'file/lists', 'find?q=leek'];
     const faults = [];
     for (const name of pages) {
       await page.goto(`${garden}/${name}`);

@@ -63,7 +63,7 @@ final class AccessTest extends AppCase
         }
         sort($may);
 
-        self::assertSame(['/planting/*/note', '/station'], $may);
+        self::assertSame(['/jobs/do', '/planting/*/note', '/station'], $may);
     }
 
     /** Nothing is offered to a hand that it could not send. */
@@ -79,7 +79,7 @@ final class AccessTest extends AppCase
             }
             $page = $this->browser->request('GET', $path);
             if (200 === $this->browser->getResponse()->getStatusCode()) {
-                $isForGrowers = static fn (Crawler $form): bool => 0 === preg_match('#/(note|station|take-back)$#',
+                $isForGrowers = static fn (Crawler $form): bool => 0 === preg_match('#/(note|station|take-back|jobs/do)$#',
                     (string) $form->attr('action')) && 0 < $form->filter('input:not([type=hidden]), select, textarea, button')->count()
                     && 0 === $form->filter('fieldset[disabled]')->count();
                 $fields = $page->filter('main form[method="post"]')->reduce($isForGrowers);
@@ -156,7 +156,7 @@ final class AccessTest extends AppCase
                         '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none',
                         '{member}' => $this->grower->id, '{invitation}' => 'none', '{cover}' => 'none', '{recipe}' => 'compost-mulch',
                         '{format}' => 'csv', '{step}' => 'day', '{way}' => 'up', '{list}' => 'beds',
-                        '{outlet}' => 'boxes', '{product}' => 'lettuce', '{kind}' => 'outlet',
+                        '{job}' => '0123456789abcdef', '{outlet}' => 'boxes', '{product}' => 'lettuce', '{kind}' => 'outlet',
                             '{key}' => 'boxes'])];
                 }
             }

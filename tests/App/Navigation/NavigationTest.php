@@ -28,7 +28,7 @@ final class NavigationTest extends AppCase
     /** Where one is, is marked once in the bar and once beside it, where there is something beside it. */
     #[TestWith(['/wall', 'Wall', ''])]
     #[TestWith(['/standing', 'In the ground', ''])]
-    #[TestWith(['/care', 'Jobs', ''])]
+    #[TestWith(['/week', 'This week', 'The jobs'])]
     #[TestWith(['/rules', 'Plan', 'Rules'])]
     #[TestWith(['/rules/cost', 'Plan', 'Rules'])]
     #[TestWith(['/forward', 'Plan', 'Repeat sowings'])]

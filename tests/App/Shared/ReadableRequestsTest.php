@@ -80,7 +80,7 @@ final class ReadableRequestsTest extends AppCase
         $beds = array_map(static fn (int $n): array => ['name' => 'X'.$n, 'block' => 'A', 'length_mm' => 500_000, 'width_mm' => 1_000,
             'path_mm' => 450, 'place' => 'field'], range(1, 200));
         $this->garden = $this->keep(SmallGarden::json(['beds' => array_combine(range(4, 203), $beds)]));
-        foreach (['beds', 'wall', 'standing', 'ahead', 'care', 'plan', 'season', 'settings', 'rules', 'crops/radish', 'forward'] as $page) {
+        foreach (['beds', 'wall', 'standing', 'ahead', 'week', 'plan', 'season', 'settings', 'rules', 'crops/radish', 'forward'] as $page) {
             $this->browser->request('GET', $this->path('/'.$page));
             self::assertResponseIsSuccessful($page);
         }

@@ -102,7 +102,9 @@ abstract class AppCase extends WebTestCase
     {
         $all = [];
         foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
-            'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice', 'proposal', 'secret_link', 'member',
+            'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice', 'worker', 'own_job', 'own_care',
+                'job_mark',
+            'proposal', 'secret_link', 'member',
             'log_entry', 'plan_run'] as $table) {
             if ($table === $left) {
                 continue;

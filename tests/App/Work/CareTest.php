@@ -229,19 +229,6 @@ final class CareTest extends AppCase
         self::assertSame([], $again(11, 6.0), 'the next pass is due by then');
     }
 
-    public function testTheNextTwoWeeksByDayAndBlock(): void
-    {
-        $this->post($this->path('/forward'), ['crop' => 'carrot', 'where' => 'block:B', 'method' => '', 'every' => '1',
-            'size' => 'quarter', 'length' => '', 'from' => '2026-04-14', 'until' => '2026-04-15']);
-        $page = $this->browser->request('GET', $this->path('/care?on=1'));
-        self::assertResponseIsSuccessful();
-        self::assertStringContainsString('Loosen and spread compost', $this->text());
-        self::assertStringContainsString('Lift with the legs', $this->text());
-        self::assertGreaterThan(0, $page->filter('section table')->count());
-        $this->browser->request('GET', $this->path('/care?on=-9'));
-        self::assertResponseIsSuccessful();
-    }
-
     public function testABrokenRuleOfCareIsToldAtItsField(): void
     {
         self::assertNotSame([], (new CareFile(self::SHIPPED))->load($this->service(CropBook::class)));

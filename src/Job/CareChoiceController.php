@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Work;
+namespace App\Job;
 
 use App\Books\CareFile;
 use App\Change\PlantingChanges;

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Job;
+
+use JollyFurrow\Crop\Method;
+use JollyFurrow\Job\Job;
+use JollyFurrow\Job\PlacedTask;
+use JollyFurrow\Measure\Length;
+use JollyFurrow\Measure\Quantity;
+use JollyFurrow\Measure\Unit;
+use JollyFurrow\Message\Sayable;
+use JollyFurrow\Task\Carry;
+use JollyFurrow\Task\Site;
+use JollyFurrow\Task\TaskKind;
+
+/** A job as one line of the list: what, where, and what to carry. */
+final readonly class JobLine
+{
+    /** @param list<string|Sayable> $carry in words and quantities */
+    private function __construct(public Job $job, public string $verb, public string $what, public string $where, public array $carry)
+    {
+    }
+
+    public static function of(Job $job, Site $site, JobWords $words): self
+    {
+        return new self($job, $words->verb($job->first()), $words->what($job), $words->where($job, $site), self::carried($job, $site));
+    }
+
+    /**
+     * @param list<Job> $jobs
+     *
+     * @return list<self>
+     */
+    public static function all(array $jobs, Site $site, JobWords $words): array
+    {
+        return array_map(static fn (Job $job): self => self::of($job, $site, $words), $jobs);
+    }
+
+    /** @return list<string|Sayable> */
+    private static function carried(Job $job, Site $site): array
+    {
+        return match ($job->kind) {
+            TaskKind::SowTrays, TaskKind::SowBed, TaskKind::PlantStock, TaskKind::PlantOut => self::stock($job, $site),
+            TaskKind::Pick, TaskKind::Lift => self::goods($job, $site),
+            default => $job->length()->micrometres > 0 && !$job->kind->isInNursery() ? [Quantity::long($job->length())] : [],
+        };
+    }
+
+    /** @return list<string|Sayable> */
+    private static function goods(Job $job, Site $site): array
+    {
+        $planting = $job->first()->planting;
+
+        return null === $planting ? [] : ['about', $site->crop($planting)->produce->goods(round($job->units()))];
+    }
+
+    /** @return list<string|Sayable> */
+    private static function stock(Job $job, Site $site): array
+    {
+        $carries = array_values(array_filter(array_map(static fn (PlacedTask $p): ?Carry => null === $p->task->planting ? null
+            : Carry::of($site, $p->task->planting), $job->tasks)));
+        if ([] === $carries) {
+            return [];
+        }
+        $sum = static fn (\Closure $of): float => array_sum(array_map($of, $carries));
+        $grams = Quantity::of($sum(static fn (Carry $c): float => $c->need->grams->value), Unit::Gram);
+        $plants = Quantity::of($sum(static fn (Carry $c): float => $c->need->plants->value), Unit::Plant);
+        [$first, $length] = [$carries[0], Quantity::long($job->length())];
+        $rows = Quantity::of($first->spacing->rows, Unit::Row);
+        $isSown = Method::Sown === $job->first()->planting?->method;
+
+        return match ($job->kind) {
+            TaskKind::SowTrays => [Quantity::of($sum(static fn (Carry $c): float => $c->need->trays->value ?? 0.0), Unit::Tray),
+                'of '.$first->cellsPerTray, ',', $grams],
+            TaskKind::PlantOut => [$plants, 'on', $length, ',', $rows, 'at', self::apart($first->sowing)],
+            default => [$length, ',', $rows, ',', self::apart($first->sowing), 'apart,', self::apart($first->depth), 'deep,', $isSown
+                && TaskKind::SowBed === $job->kind ? $grams : Quantity::of($sum(static fn (Carry $c): float => $c->need->seeds->value),
+                    Unit::Spot)],
+        };
+    }
+
+    private static function apart(Length $length): Quantity
+    {
+        return Quantity::short($length);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Job;
+
+use App\Books\CareFile;
+use App\Books\JobsFile;
+use App\Station\DropFolder;
+use App\Station\SimulatedStation;
+use App\Store\Snapshot;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Task\Site;
+use JollyFurrow\Task\SoilDays;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Work\CareCalendar;
+
+/** A garden as one who looks for work sees it, with the weather of its station. */
+final readonly class Sites
+{
+    public function __construct(private Snapshot $snapshot, private CropBook $crops, private RecipeBook $recipes, private CareFile $care,
+        private JobsFile $jobs, private SimulatedStation $station, private DropFolder $folder)
+    {
+    }
+
+    public function of(string $gardenId): Site
+    {
+        return $this->site($gardenId, $this->snapshot->of($gardenId));
+    }
+
+    /** As it is on a day of its own. */
+    public function on(string $gardenId, Day $day): Site
+    {
+        $garden = $this->snapshot->of($gardenId);
+
+        return $this->site($gardenId, $garden->with($garden->plantings, $day));
+    }
+
+    public function site(string $gardenId, Garden $garden): Site
+    {
+        $source = $this->folder->isThere($gardenId) ? $this->folder : $this->station;
+
+        return new Site($garden, $this->crops, $this->recipes, $this->jobs->load(),
+            new CareCalendar($garden, $this->crops, $this->recipes, $this->care->load()),
+            new SoilDays($garden->climate->measured, $source->outlook($gardenId, $garden->climate, $garden->today)));
+    }
+}
