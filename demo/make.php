@@ -17,9 +17,11 @@ use JollyFurrow\Diary\Bears;
 use JollyFurrow\Diary\Diary;
 use JollyFurrow\Diary\OwnCare;
 use JollyFurrow\Diary\OwnJob;
+use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\Worker;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Place;
+use JollyFurrow\Garden\PlanRules;
 use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
@@ -34,10 +36,12 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Shelter\Purpose;
+use JollyFurrow\Shelter\TrayRoom;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
@@ -191,7 +195,8 @@ usort($promises, static fn (Promise $a, Promise $b): int => [$a->day->number, $a
 $usual = Settings::usual();
 $settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...),
     $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth,
-    $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250_000, 'row-cover' => 200_000, 'hoops' => 100_000]);
+    $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250_000, 'row-cover' => 200_000, 'hoops' => 100_000],
+    new PlanRules(benches: new Benches(room: new TrayRoom(11, 4, 16))));
 // A maritime-continental year with a July mean of 19 degrees C, made up like the rest.
 $climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3,
     15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9);
@@ -219,7 +224,14 @@ $diary = new Diary([], [
     new OwnJob('j1', 'Sharpen hoes and knives', '', Bears::Roof, 0.7, 7, Day::parse('2026-03-10'), 14),
     new OwnJob('j2', 'Fold boxes and print labels', '', Bears::Roof, 1.0, 3, Day::parse('2026-05-04'), 7, Day::parse('2026-11-27')),
     new OwnJob('j3', 'Cut the hedge along block F', 'F', Bears::Any, 5.0, 30, Day::parse('2026-07-06')),
-], [new OwnCare('c1', 'tomato', 'Take off the lowest leaves', 'ground', 35, 14, true, 1.5)]);
+], [new OwnCare('c1', 'tomato', 'Take off the lowest leaves', 'ground', 35, 14, true, 1.5)], [
+    new SeedLot('s1', 'lettuce-head', 12.0, $today, 2025, 0.9, 'Hollow Seeds', 5.0, 420, ''),
+    new SeedLot('s2', 'arugula', 60.0, $today, 2024, null, 'Hollow Seeds', 100.0, 850, 'roller with 24 holes, 2.5 cm'),
+    new SeedLot('s3', 'carrot', 25.0, $today, 2024, 0.62, 'Wendle & Daughters', 25.0, 1150, 'roller with 36 holes, 1.8 cm'),
+    new SeedLot('s4', 'leek', 4.0, $today, 2022, null, 'Wendle & Daughters', 5.0, 690, ''),
+    new SeedLot('s5', 'bean-bush', 900.0, $today, 2025, 0.88, 'Wendle & Daughters', 1000.0, 1600, ''),
+    new SeedLot('s6', 'radish', 80.0, $today, 2025, null, 'Hollow Seeds', 100.0, 640, 'roller with 24 holes, 3 cm'),
+]);
 $garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
     MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
     $own, diary: $diary);

@@ -34,6 +34,11 @@ final class Version20261128100000 extends AbstractMigration
         $this->addSql('CREATE TABLE own_care ('.self::ROW.'key_name VARCHAR(36) NOT NULL, crop VARCHAR(60) NOT NULL, words VARCHAR(80) NOT NULL, '
             .'counted_from VARCHAR(10) NOT NULL, after_days INTEGER NOT NULL, every INTEGER DEFAULT NULL CHECK (every > 0), '
             .'goes_on BOOLEAN NOT NULL, hours DOUBLE PRECISION NOT NULL CHECK (hours >= 0), UNIQUE (garden_id, id), UNIQUE (garden_id, key_name))');
+        $this->addSql('CREATE TABLE seed_lot ('.self::ROW.'key_name VARCHAR(36) NOT NULL, variety VARCHAR(60) NOT NULL, '
+            .'grams DOUBLE PRECISION NOT NULL CHECK (grams >= 0), counted INTEGER NOT NULL, year INTEGER NOT NULL, '
+            .'germination DOUBLE PRECISION DEFAULT NULL CHECK (germination BETWEEN 0 AND 1), supplier VARCHAR(80) NOT NULL, '
+            .'packet DOUBLE PRECISION DEFAULT NULL CHECK (packet > 0), cents INTEGER DEFAULT NULL CHECK (cents >= 0), '
+            .'setting VARCHAR(120) NOT NULL, UNIQUE (garden_id, id), UNIQUE (garden_id, key_name))');
         $this->addSql('CREATE TABLE job_mark ('.self::ROW.'about VARCHAR(8) NOT NULL, planting_id VARCHAR(36) DEFAULT NULL, '
             .'bed_id VARCHAR(36) DEFAULT NULL, block_id VARCHAR(36) DEFAULT NULL, own_job_id VARCHAR(36) DEFAULT NULL, '
             ."step VARCHAR(60) NOT NULL, kind VARCHAR(5) NOT NULL CHECK (kind IN ('done', 'part', 'left', 'later')), day INTEGER NOT NULL, "
@@ -51,7 +56,7 @@ final class Version20261128100000 extends AbstractMigration
 
     public function down(Schema $schema): void
     {
-        foreach (['received', 'job_mark', 'own_care', 'own_job', 'worker'] as $table) {
+        foreach (['received', 'job_mark', 'seed_lot', 'own_care', 'own_job', 'worker'] as $table) {
             $this->addSql('DROP TABLE '.$table);
         }
     }

@@ -8,19 +8,20 @@ namespace JollyFurrow\Diary;
 final readonly class Diary
 {
     /**
-     * @param list<Mark>    $marks   in the order they were made
+     * @param list<Mark>    $marks    in the order they were made
      * @param list<Worker>  $workers
      * @param list<OwnJob>  $ownJobs
      * @param list<OwnCare> $ownCare
+     * @param list<SeedLot> $seedLots
      */
     public function __construct(public array $marks = [], public array $workers = [], public array $ownJobs = [],
-        public array $ownCare = [])
+        public array $ownCare = [], public array $seedLots = [])
     {
     }
 
     public function isEmpty(): bool
     {
-        return [] === $this->marks && [] === $this->workers && [] === $this->ownJobs && [] === $this->ownCare;
+        return [] === $this->marks && [] === $this->workers && [] === $this->ownJobs && [] === $this->ownCare && [] === $this->seedLots;
     }
 
     /**
@@ -30,6 +31,6 @@ final readonly class Diary
      */
     public function marking(array $marks): self
     {
-        return new self([...$this->marks, ...$marks], $this->workers, $this->ownJobs, $this->ownCare);
+        return new self([...$this->marks, ...$marks], $this->workers, $this->ownJobs, $this->ownCare, $this->seedLots);
     }
 }

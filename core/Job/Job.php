@@ -110,6 +110,13 @@ final readonly class Job
             : $p->last->number), $this->tasks)));
     }
 
+    /** Its first day has come, and it is not asked anew each day. */
+    public function canBeDoneOn(Day $day): bool
+    {
+        return [] === array_filter($this->tasks, static fn (PlacedTask $p): bool => $day->isBefore($p->task->kind->isOfTheDay()
+            ? $p->task->due : $p->task->first));
+    }
+
     public function isLate(): bool
     {
         return [] !== array_filter($this->tasks, static fn (PlacedTask $p): bool => $p->isLate());

@@ -12,6 +12,7 @@ use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Diary\OwnCare;
 use JollyFurrow\Diary\OwnJob;
+use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Diary\Worker;
 use JollyFurrow\Exception\Limits;
@@ -39,6 +40,10 @@ final class DiaryFile
             'own_care' => array_map(static fn (OwnCare $c): array => array_filter(['key' => $c->key, 'crop' => $c->crop,
                 'words' => $c->words, 'from' => $c->from, 'after' => $c->after, 'every' => $c->every, 'goes_on' => $c->goesOn,
                 'hours_per_100m' => $c->hours], static fn (mixed $v): bool => null !== $v), $diary->ownCare),
+            'seed_lots' => array_map(static fn (SeedLot $l): array => array_filter(['key' => $l->key, 'variety' => $l->variety,
+                'grams' => $l->grams, 'counted' => $l->counted->iso(), 'year' => $l->year, 'germination' => $l->germination,
+                'supplier' => $l->supplier, 'packet_g' => $l->packet, 'cents' => $l->cents, 'setting' => $l->setting],
+                static fn (mixed $v): bool => null !== $v && '' !== $v), $diary->seedLots),
             'marks' => array_map(static fn (Mark $m): array => array_filter([$m->task->about->value => About::Garden === $m->task->about
                 ? true : $m->task->of, 'step' => $m->task->step, 'is' => $m->kind->value, 'day' => $m->day->iso(),
                 'length_mm' => null === $m->length ? null : Millimetres::of($m->length->micrometres), 'minutes' => $m->minutes,
@@ -59,7 +64,8 @@ final class DiaryFile
         $marks = array_map(static fn (Node $n): ?Mark => self::mark($n, $known), self::objects($node, 'marks', Limits::JOB_MARKS));
 
         return new Diary(array_values(array_filter($marks)), array_map(self::worker(...), self::objects($node, 'workers', Limits::WORKERS)),
-            $jobs, $care);
+            $jobs, $care, array_map(static fn (Node $n): SeedLot => self::lot($n, $book), self::objects($node, 'seed_lots',
+                Limits::OWN_JOBS)));
     }
 
     /** @return list<Node> */
@@ -108,6 +114,20 @@ final class DiaryFile
         return new OwnCare($node->text('key', 36, self::KEY, 'a key of its own'), $crop, $node->text('words', 80),
             $node->choice('from', CarePoint::class)->value, $node->int('after', -60, 400), $node->has('every') ? $node->int('every', 1,
                 120) : null, $node->bool('goes_on'), $node->float('hours_per_100m', 0, 100));
+    }
+
+    private static function lot(Node $node, CropBook $book): SeedLot
+    {
+        $variety = $node->key('variety');
+        if (!$book->has($variety)) {
+            $node->fault('variety', 'is no crop of the book.');
+        }
+
+        return new SeedLot($node->text('key', 36, self::KEY, 'a key of its own'), $variety, $node->float('grams', 0, 10_000_000),
+            $node->day('counted'), $node->int('year', Limits::FIRST_YEAR, Limits::LAST_YEAR), $node->has('germination')
+            ? $node->float('germination', 0, 1) : null, $node->has('supplier') ? $node->text('supplier', 80) : '', $node->has('packet_g')
+            ? $node->float('packet_g', 0.001, 1_000_000) : null, $node->has('cents') ? $node->int('cents', 0, 100_000_000) : null,
+            $node->has('setting') ? $node->text('setting', 120) : '');
     }
 
     /** @param array<string, list<string>> $known */

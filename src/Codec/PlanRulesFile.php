@@ -20,6 +20,7 @@ use JollyFurrow\Maturity\Odds;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Shelter\Bench;
 use JollyFurrow\Shelter\Benches;
+use JollyFurrow\Shelter\TrayRoom;
 use JollyFurrow\Time\Period;
 
 /** How a plan is drawn up, in a file and as it is stored; only what is out of the usual is written. */
@@ -65,6 +66,9 @@ final class PlanRulesFile
             'hollow_k' => 0 === $rules->hollow ? null : $rules->hollow,
             'warm_bench' => self::bench($rules->benches->warm, $usual->benches->warm),
             'cool_bench' => self::bench($rules->benches->cool, $usual->benches->cool),
+            'nursery_trays' => $rules->benches->room->isSaid() ? ['bench' => $rules->benches->room->bench,
+                'mat' => $rules->benches->room->mat,
+                'outside' => $rules->benches->room->outside] : null,
         ], static fn (mixed $value): bool => null !== $value && [] !== $value);
     }
 
@@ -169,9 +173,20 @@ final class PlanRulesFile
             $node->has('reserve_way') ? $node->choice('reserve_way', ReserveWay::class) : ReserveWay::Longer,
             $node->has('most_sowings') ? $node->int('most_sowings', 0, 31) : 0,
             $node->has('odds') ? $node->choice('odds', Odds::class) : Odds::OneYearInTen,
-            new Benches(self::readBench($node, 'warm_bench'), self::readBench($node, 'cool_bench')),
+            new Benches(self::readBench($node, 'warm_bench'), self::readBench($node, 'cool_bench'), self::readRoom($node)),
             $node->has('hollow_k') ? $node->int('hollow_k', 0, PlanRules::DEEPEST_HOLLOW) : 0,
         );
+    }
+
+    private static function readRoom(Node $node): TrayRoom
+    {
+        if (!$node->has('nursery_trays')) {
+            return new TrayRoom();
+        }
+        $trays = $node->object('nursery_trays');
+
+        return new TrayRoom($trays->int('bench', 0, TrayRoom::MOST), $trays->int('mat', 0, TrayRoom::MOST),
+            $trays->int('outside', 0, TrayRoom::MOST));
     }
 
     /** @return array{night_c: float, day_c: float}|null null: as usual */

@@ -166,6 +166,8 @@ final class SheetFile
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'sheet');
         file_put_contents($path, $bytes);
+        // Broken XML is told as an unusable sheet, never as a warning of the parser's.
+        $told = libxml_use_internal_errors(true);
         try {
             SheetScan::of($path, $mostRows);
             $reader = IOFactory::createReaderForFile($path, [IOFactory::READER_XLSX, IOFactory::READER_ODS]);
@@ -181,9 +183,12 @@ final class SheetFile
         } catch (\Throwable $trouble) {
             throw UnusableSheet::unreadable($trouble);
         } finally {
+            libxml_clear_errors();
+            libxml_use_internal_errors($told);
             unlink($path);
         }
 
-        return array_map(static fn (mixed $row): array => \is_array($row) ? array_map(static fn (mixed $cell): string => \is_scalar($cell) ? (string) $cell : '', array_values($row)) : [], array_values($rows));
+        return array_map(static fn (mixed $row): array => \is_array($row) ? array_map(static fn (mixed $cell): string => \is_scalar($cell)
+            ? (string) $cell : '', array_values($row)) : [], array_values($rows));
     }
 }

@@ -8,6 +8,7 @@ use JollyFurrow\Diary\About;
 use JollyFurrow\Diary\Diary;
 use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\OwnJob;
+use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Diary\Worker;
 use JollyFurrow\Garden\Garden;
@@ -76,7 +77,11 @@ final class SeasonShift
                 array_map(static fn (Worker $w): Worker => new Worker($w->name, $w->hours, array_map($later, $w->away)),
                     $g->diary->workers),
                 array_map(static fn (OwnJob $j): OwnJob => new OwnJob($j->key, $j->words, $j->block, $j->bears, $j->hours, $j->wait,
-                    $j->first->plus($days), $j->every, $j->last?->plus($days)), $g->diary->ownJobs), $g->diary->ownCare),
+                    $j->first->plus($days), $j->every, $j->last?->plus($days)), $g->diary->ownJobs), $g->diary->ownCare,
+                array_map(static fn (SeedLot $l): SeedLot => new SeedLot($l->key, $l->variety, $l->grams,
+                    $l->counted->plus($days), $l->year + intdiv($days, 365), $l->germination, $l->supplier, $l->packet, $l->cents,
+                    $l->setting),
+                    $g->diary->seedLots)),
         );
     }
 

@@ -11,6 +11,7 @@ use JollyFurrow\Diary\About;
 use JollyFurrow\Diary\Diary;
 use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\OwnCare;
+use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Planting\Planting;
 
@@ -36,6 +37,7 @@ final readonly class DiaryKeeper
             $this->entities->persist(new OwnJobRecord($gardenId, $blocks[$job->block] ?? null, $job));
         }
         array_map(fn (OwnCare $care) => $this->entities->persist(new OwnCareRecord($gardenId, $care)), $diary->ownCare);
+        array_map(fn (SeedLot $lot) => $this->entities->persist(new SeedLotRecord($gardenId, $lot)), $diary->seedLots);
         $this->entities->flush();
         $this->mark($gardenId, $diary->marks);
     }

@@ -13,6 +13,7 @@ use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Diary\OwnCare;
 use JollyFurrow\Diary\OwnJob;
+use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Diary\Worker;
 use JollyFurrow\Measure\Length;
@@ -33,7 +34,7 @@ final readonly class DiaryRows
     public function of(string $gardenId, Day $today, bool $whole): Diary
     {
         return new Diary($this->marks($gardenId, $whole ? null : $today->number - self::MARKS_BACK), $this->workers($gardenId),
-            $this->ownJobs($gardenId), $this->ownCare($gardenId));
+            $this->ownJobs($gardenId), $this->ownCare($gardenId), $this->seedLots($gardenId));
     }
 
     /** @return list<Mark> */
@@ -98,6 +99,15 @@ final readonly class DiaryRows
         return array_map(static fn (Row $r): OwnCare => new OwnCare($r->text('key_name'), $r->text('crop'), $r->text('words'),
             $r->text('counted_from'), $r->int('after_days'), $r->optionalInt('every'), 1 === $r->int('goes_on'), $r->float('hours')),
             $this->rows('SELECT * FROM own_care WHERE garden_id = ? ORDER BY crop, key_name', $gardenId));
+    }
+
+    /** @return list<SeedLot> */
+    private function seedLots(string $gardenId): array
+    {
+        return array_map(static fn (Row $r): SeedLot => new SeedLot($r->text('key_name'), $r->text('variety'), $r->float('grams'),
+            $r->day('counted'), $r->int('year'), $r->optionalFloat('germination'), $r->text('supplier'), $r->optionalFloat('packet'),
+            $r->optionalInt('cents'), $r->text('setting')),
+            $this->rows('SELECT * FROM seed_lot WHERE garden_id = ? ORDER BY variety, year, key_name', $gardenId));
     }
 
     /** @return list<Row> */

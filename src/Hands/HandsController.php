@@ -88,6 +88,13 @@ final class HandsController extends Page
         return null;
     }
 
+    /** @return list<float> hours of all, Monday to Sunday */
+    private static function together(Garden $garden): array
+    {
+        return array_map(static fn (int $day): float => array_sum(array_map(static fn (Worker $w): float => $w->hours[$day] ?? 0.0,
+            $garden->diary->workers)), range(1, 7));
+    }
+
     private function row(Visit $visit, string $name): WorkerRecord
     {
         return $this->entities->getRepository(WorkerRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $name])
@@ -98,6 +105,7 @@ final class HandsController extends Page
     private function show(Request $request, Visit $visit, Garden $garden, ?Worker $worker, FormInterface $form): Response
     {
         return $this->page($request, 'hands/hands.html.twig', ['visit' => $visit, 'garden' => $garden, 'worker' => $worker,
+            'together' => self::together($garden),
             'form' => $form->createView()], 'hands', $form->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK);
     }
 }

@@ -34,7 +34,7 @@ final class OwnJobsController extends Page
     {
     }
 
-    #[Route('/g/{garden}/own-jobs', name: 'own_jobs', methods: ['GET'])]
+    #[Route('/g/{garden}/own-jobs', name: 'jobs_own', methods: ['GET'])]
     public function list(Request $request, Visit $visit): Response
     {
         $garden = $this->snapshot->of($visit->gardenId);
@@ -45,7 +45,7 @@ final class OwnJobsController extends Page
         return $this->show($request, $visit, $garden, $job, $this->jobForm($garden, $typed), null);
     }
 
-    #[Route('/g/{garden}/own-jobs', name: 'own_jobs_keep', methods: ['POST'])]
+    #[Route('/g/{garden}/own-jobs', name: 'jobs_own_keep', methods: ['POST'])]
     public function keep(Request $request, Visit $visit): Response
     {
         $garden = $this->snapshot->of($visit->gardenId);
@@ -68,10 +68,10 @@ final class OwnJobsController extends Page
                 : $this->row($visit, $was->key)->become($job, $block);
         });
 
-        return $this->kept($visit, $words.'.', $this->generateUrl('own_jobs', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, $words.'.', $this->generateUrl('jobs_own', ['garden' => $visit->gardenId]));
     }
 
-    #[Route('/g/{garden}/own-jobs/delete', name: 'own_jobs_delete', methods: ['POST'])]
+    #[Route('/g/{garden}/own-jobs/delete', name: 'jobs_own_delete', methods: ['POST'])]
     public function delete(Request $request, Visit $visit): Response
     {
         $garden = $this->snapshot->of($visit->gardenId);
@@ -86,10 +86,10 @@ final class OwnJobsController extends Page
             $this->entities->remove($row);
         });
 
-        return $this->kept($visit, $words.'.', $this->generateUrl('own_jobs', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, $words.'.', $this->generateUrl('jobs_own', ['garden' => $visit->gardenId]));
     }
 
-    #[Route('/g/{garden}/own-jobs/care', name: 'own_jobs_care', methods: ['POST'])]
+    #[Route('/g/{garden}/own-jobs/care', name: 'jobs_own_care', methods: ['POST'])]
     public function keepCare(Request $request, Visit $visit): Response
     {
         $garden = $this->snapshot->of($visit->gardenId);
@@ -111,17 +111,17 @@ final class OwnJobsController extends Page
             fn () => $this->entities->persist(new OwnCareRecord($visit->gardenId,
                 $care)));
 
-        return $this->kept($visit, $words.'.', $this->generateUrl('own_jobs', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, $words.'.', $this->generateUrl('jobs_own', ['garden' => $visit->gardenId]));
     }
 
-    #[Route('/g/{garden}/own-jobs/care/delete', name: 'own_jobs_care_delete', methods: ['POST'])]
+    #[Route('/g/{garden}/own-jobs/care/delete', name: 'jobs_own_care_delete', methods: ['POST'])]
     public function deleteCare(Request $request, Visit $visit): Response
     {
         $row = $this->entities->getRepository(OwnCareRecord::class)->findOneBy(['gardenId' => $visit->gardenId,
             'key' => $request->request->getString('care')]) ?? throw $this->createNotFoundException('There is no such rule.');
         $this->log->record($visit->gardenId, $visit->accountId, 'Rule of care deleted', fn () => $this->entities->remove($row));
 
-        return $this->kept($visit, 'Rule of care deleted.', $this->generateUrl('own_jobs', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, 'Rule of care deleted.', $this->generateUrl('jobs_own', ['garden' => $visit->gardenId]));
     }
 
     /** Metres most beds are long. */

@@ -16,6 +16,7 @@ use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Job\Job;
 use JollyFurrow\Job\PlacedTask;
 use JollyFurrow\Job\Placing;
+use JollyFurrow\Job\PlantOutCheck;
 use JollyFurrow\Job\Stake;
 use JollyFurrow\Job\WorkWeek;
 use JollyFurrow\Task\Carry;
@@ -147,6 +148,8 @@ final class JobController extends Page
             'workings' => array_values(array_filter([Stake::hours($first, $site), Stake::costs($first, $site)])),
             'carries' => $isStock ? array_map(static fn (PlacedTask $p): array => ['task' => $p->task,
                 'carry' => null === $p->task->planting ? null : Carry::of($site, $p->task->planting)], $job->tasks) : [],
+            'out' => TaskKind::PlantOut === $job->kind && null !== $first->planting ? PlantOutCheck::of($site, $first->planting,
+                $site->garden->today) : null,
             'entry' => $entry,
             'problem' => $problem,
             'back' => $entry->raw('back', $request->query->getString('back')),

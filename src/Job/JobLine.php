@@ -7,6 +7,7 @@ namespace App\Job;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Job\Job;
 use JollyFurrow\Job\PlacedTask;
+use JollyFurrow\Job\PlantOutCheck;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
@@ -18,14 +19,16 @@ use JollyFurrow\Task\TaskKind;
 /** A job as one line of the list: what, where, and what to carry. */
 final readonly class JobLine
 {
-    /** @param list<string|Sayable> $carry in words and quantities */
-    private function __construct(public Job $job, public string $verb, public string $what, public string $where, public array $carry)
+    /** @param list<string|Sayable|\BackedEnum> $carry in words and quantities */
+    private function __construct(public Job $job, public string $verb, public string $what, public string $where, public array $carry,
+        public bool $isDoable)
     {
     }
 
     public static function of(Job $job, Site $site, JobWords $words): self
     {
-        return new self($job, $words->verb($job->first()), $words->what($job), $words->where($job, $site), self::carried($job, $site));
+        return new self($job, $words->verb($job->first()), $words->what($job), $words->where($job, $site), self::carried($job, $site),
+            $job->isOpen() && $job->canBeDoneOn($site->garden->today));
     }
 
     /**
@@ -38,7 +41,7 @@ final readonly class JobLine
         return array_map(static fn (Job $job): self => self::of($job, $site, $words), $jobs);
     }
 
-    /** @return list<string|Sayable> */
+    /** @return list<string|Sayable|\BackedEnum> */
     private static function carried(Job $job, Site $site): array
     {
         return match ($job->kind) {
@@ -48,7 +51,7 @@ final readonly class JobLine
         };
     }
 
-    /** @return list<string|Sayable> */
+    /** @return list<string|Sayable|\BackedEnum> */
     private static function goods(Job $job, Site $site): array
     {
         $planting = $job->first()->planting;
@@ -56,7 +59,7 @@ final readonly class JobLine
         return null === $planting ? [] : ['about', $site->crop($planting)->produce->goods(round($job->units()))];
     }
 
-    /** @return list<string|Sayable> */
+    /** @return list<string|Sayable|\BackedEnum> */
     private static function stock(Job $job, Site $site): array
     {
         $carries = array_values(array_filter(array_map(static fn (PlacedTask $p): ?Carry => null === $p->task->planting ? null
@@ -74,11 +77,20 @@ final readonly class JobLine
         return match ($job->kind) {
             TaskKind::SowTrays => [Quantity::of($sum(static fn (Carry $c): float => $c->need->trays->value ?? 0.0), Unit::Tray),
                 'of '.$first->cellsPerTray, ',', $grams],
-            TaskKind::PlantOut => [$plants, 'on', $length, ',', $rows, 'at', self::apart($first->sowing)],
+            TaskKind::PlantOut => [$plants, 'on', $length, ',', $rows, 'at', self::apart($first->sowing), ...self::verdict($job, $site)],
             default => [$length, ',', $rows, ',', self::apart($first->sowing), 'apart,', self::apart($first->depth), 'deep,', $isSown
                 && TaskKind::SowBed === $job->kind ? $grams : Quantity::of($sum(static fn (Carry $c): float => $c->need->seeds->value),
                     Unit::Spot)],
         };
+    }
+
+    /** @return list<string|\BackedEnum> */
+    private static function verdict(Job $job, Site $site): array
+    {
+        $planting = $job->first()->planting;
+
+        return null === $planting || !$job->isOpen() || $site->garden->today->isBefore($job->day) ? [] : ['·',
+            PlantOutCheck::of($site, $planting, $site->garden->today)->is];
     }
 
     private static function apart(Length $length): Quantity

@@ -6,6 +6,7 @@ namespace App\Job;
 
 use App\Shared\Page;
 use App\Shared\Visit;
+use JollyFurrow\Bench\BenchLoad;
 use JollyFurrow\Job\Job;
 use JollyFurrow\Job\JobGroup;
 use JollyFurrow\Job\Relief;
@@ -26,6 +27,8 @@ final class WeekController extends Page
     /** Weeks that can be looked at, from today's. */
     private const BACK = 12;
     private const AHEAD = 52;
+    /** The bench is looked at so far ahead. */
+    private const BENCH_WEEKS = 6;
 
     public function __construct(private readonly Sites $sites, private readonly JobWords $words)
     {
@@ -55,6 +58,7 @@ final class WeekController extends Page
                 'line' => JobLine::of($m['job'], $site, $this->words)], $r->moves), 'leave' => $this->lines($r->leave, $site)],
                 Relief::of($week)),
             'weather' => WeatherWords::of($site, $week),
+            'full' => BenchLoad::of($site->garden, $site->crops, self::BENCH_WEEKS)->full(),
         ], 'week');
     }
 

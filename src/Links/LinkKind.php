@@ -10,6 +10,8 @@ enum LinkKind: string
     case Join = 'join';
     case Password = 'password';
     case First = 'first';
+    /** Jobs for a calendar: asked for again and again. */
+    case Calendar = 'calendar';
 
     public function seconds(): int
     {
@@ -17,11 +19,12 @@ enum LinkKind: string
             self::Join => 14 * 86400,
             self::Password => 86400,
             self::First => 7 * 86400,
+            self::Calendar => 3 * 366 * 86400,
         };
     }
 
     public function mostUses(): int
     {
-        return 1;
+        return self::Calendar === $this ? 1_000_000_000 : 1;
     }
 }

@@ -12,7 +12,7 @@ final readonly class RowImages
     /** Tables whose rows are logged. */
     private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
         'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice', 'worker', 'own_job',
-        'own_care', 'job_mark'];
+        'own_care', 'job_mark', 'seed_lot'];
 
     public function __construct(private Connection $connection)
     {

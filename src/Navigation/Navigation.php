@@ -16,12 +16,12 @@ final class Navigation
     public const GARDEN = 'Garden';
     /** @var array<string, array<string, string>> by group: routes and what they are called */
     private const GROUPS = [
-        'This week' => ['week' => 'The jobs', 'hands' => 'Hands', 'own_jobs' => 'Own jobs'],
+        'This week' => ['week' => 'The jobs', 'hands' => 'Hands', 'jobs_own' => 'Own jobs'],
         'Wall' => ['wall' => 'The season'],
         'In the ground' => ['standing' => 'In the ground'],
         'Plan' => ['plan' => 'The plan', 'forward' => 'Repeat sowings', 'rules' => 'Rules'],
         'Beds' => ['beds' => 'All beds', 'ahead' => 'Bed preparation', 'recipes' => 'Recipes'],
-        'Crops' => ['crops' => 'Crop book', 'compare' => 'Side by side'],
+        'Crops' => ['crops' => 'Crop book', 'compare' => 'Side by side', 'nursery' => 'Nursery', 'seed' => 'Seed'],
         'Markets' => ['promises' => 'Promises', 'offer' => 'Outlets and products', 'season' => 'Season totals'],
         'Records' => ['log' => 'History', 'station' => 'Weather'],
         self::GARDEN => ['place' => 'Climate', 'members' => 'Members', 'settings' => 'Settings', 'file' => 'Backup'],
@@ -29,7 +29,7 @@ final class Navigation
     /** @var array<string, string> pages that stand under another */
     private const UNDER = [
         'planting' => 'wall', 'change' => 'wall', 'planting_cover' => 'wall', 'note' => 'wall', 'stand' => 'wall',
-            'care_choice' => 'wall', 'job' => 'week',
+            'care_choice' => 'wall', 'job' => 'week', 'calendar' => 'week', 'offline' => 'week',
         'proposal' => 'plan', 'mend' => 'plan', 'wishes_cost' => 'rules', 'draw_up' => 'plan', 'one_more' => 'plan',
         'bed' => 'beds', 'temper' => 'beds', 'bed_cover' => 'beds', 'free_bed' => 'beds', 'cover' => 'beds', 'recipe' => 'recipes',
         'crop' => 'crops', 'ladder' => 'crops', 'own' => 'crops', 'reading' => 'station', 'member' => 'members', 'find' => 'wall',

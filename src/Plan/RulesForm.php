@@ -121,7 +121,8 @@ final readonly class RulesForm
             $entry->int('most_sowings', 0, 31),
             $entry->choice('odds', Odds::class),
             new Benches($this->bench($entry, 'warm', $this->garden->settings->rules->benches->warm),
-                $this->bench($entry, 'cool', $this->garden->settings->rules->benches->cool)),
+                $this->bench($entry, 'cool', $this->garden->settings->rules->benches->cool),
+                $this->garden->settings->rules->benches->room),
             '' === $entry->raw('hollow') ? 0 : $entry->int('hollow', 0, PlanRules::DEEPEST_HOLLOW),
         );
     }

@@ -47,7 +47,8 @@ final class StationController extends Page
         $garden = $snapshot->of($visit->gardenId);
         $source = $this->folder->name() === $request->request->getString('source') ? $this->folder : $this->station;
         $days = $source->days($visit->gardenId, $garden->climate, $garden->today->plus(-self::BACK), $garden->today->plus(-1));
-        $fresh = DailyRecord::fromRows(array_filter($days->rows(), static fn (array $row): bool => !isset($garden->climate->measured->min[$row[0]])));
+        $fresh = DailyRecord::fromRows(array_filter($days->rows(),
+            static fn (array $row): bool => !isset($garden->climate->measured->min[$row[0]])));
         $words = static fn (int $n): string => \sprintf('%d days read from %s', $n, $source->words());
         $count = $log->record($visit->gardenId, $visit->accountId, $words, static fn (): int => $keeper->read($visit->gardenId, $fresh,
             $source->name()));
@@ -77,7 +78,9 @@ final class StationController extends Page
         $read = static fn (): int => $keeper->read($visit->gardenId, DailyRecord::fromRows([$row]), 'typed');
         $log->record($visit->gardenId, $visit->accountId, \sprintf('Reading of %s typed', $this->sayer->shortDay($typed->day)), $read);
 
-        return $this->kept($visit, 'The reading is saved.', $this->generateUrl('station', ['garden' => $visit->gardenId]));
+        return $this->kept($visit, 'The reading is saved.', $this->generateUrl('week' === $request->request->getString('back') ? 'week'
+            : 'station',
+            ['garden' => $visit->gardenId]));
     }
 
     /**

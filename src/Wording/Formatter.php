@@ -23,6 +23,7 @@ final readonly class Formatter
         'd' => ['day', 'days'], 'row' => ['row', 'rows'], 'plant' => ['plant', 'plants'], 'spot' => ['spot', 'spots'],
         'seed' => ['seed', 'seeds'], 'cell' => ['cell', 'cells'], 'tray' => ['tray', 'trays'],
     ];
+    private const THIS_WEEK = 6;
     private const METRES_A_FOOT = 0.3048;
     private const GRAMS_TO_THE_KILOGRAM = 1000;
     private const GRAMS_TO_THE_POUND = 453.59237;
@@ -153,6 +154,16 @@ final readonly class Formatter
         $short = $this->dayOfYear($day->month(), $day->dayOfMonth());
 
         return Written::day($day->weekday()->short().(DateForm::MonthFirst === $this->dates ? ', ' : ' ').$short, $day->iso());
+    }
+
+    /** The last day of something, as one says it today: "today", "Wed", "Wed 5 Aug" when it is more than six days off */
+    public function by(Day $day, Day $today): Written
+    {
+        return match (true) {
+            !$today->isBefore($day) => Written::day('today', $day->iso()),
+            $day->since($today) <= self::THIS_WEEK => Written::day('by '.$day->weekday()->short(), $day->iso()),
+            default => Written::day('by '.$this->weekday($day)->text, $day->iso()),
+        };
     }
 
     /** "Tue 3 Mar 2026", "Tue, Mar 3, 2026" */

@@ -303,6 +303,13 @@ final readonly class WordsExtension
         return $this->sayer->formatter()->weekday($day)->text;
     }
 
+    /** "today", "by Wed" */
+    #[AsTwigFilter('by', isSafe: ['html'])]
+    public function by(Day $day, Day $today): string
+    {
+        return $this->sayer->formatter()->by($day, $today)->html();
+    }
+
     /** "25 min", "3.5 h" */
     #[AsTwigFilter('hours', isSafe: ['html'])]
     public function hours(float|int $hours): string
@@ -314,6 +321,13 @@ final readonly class WordsExtension
     public function hoursText(float|int $hours): string
     {
         return $this->sayer->formatter()->work($hours)->text;
+    }
+
+    /** "2026-07": "Jul" */
+    #[AsTwigFilter('month_of')]
+    public function monthOf(string $month): string
+    {
+        return Formatter::month((int) substr($month, 5, 2));
     }
 
     /** Names one doing, so that it counts once however often it is sent. */

@@ -4,10 +4,12 @@ const { expect } = require('@playwright/test');
 async function openDemo(page) {
   await page.goto('/sign-in');
   await page.getByRole('button', { name: 'Open the demo garden' }).click();
-  await expect(page).toHaveURL(/\/g\/[^/]+\/wall|\/gardens/);
+  await expect(page).toHaveURL(/\/g\/[^/]+\/week|\/gardens/);
   if (page.url().endsWith('/gardens')) await page.getByRole('link', { name: 'Larkspur Hollow' }).click();
-  await expect(page).toHaveURL(/\/g\/[^/]+\/wall/);
-  return page.url().match(/\/g\/[^/]+/)[0];
+  await expect(page).toHaveURL(/\/g\/[^/]+\/(week|wall)/);
+  const garden = page.url().match(/\/g\/[^/]+/)[0];
+  await page.goto(`${garden}/wall`);
+  return garden;
 }
 
 /** Draws up from the plan page and waits for the proposal. */

@@ -63,7 +63,7 @@ final class AccessTest extends AppCase
         }
         sort($may);
 
-        self::assertSame(['/jobs/do', '/planting/*/note', '/station'], $may);
+        self::assertSame(['/calendar', '/calendar/withdraw', '/jobs/do', '/planting/*/note', '/station', '/week/back'], $may);
     }
 
     /** Nothing is offered to a hand that it could not send. */
@@ -79,7 +79,7 @@ final class AccessTest extends AppCase
             }
             $page = $this->browser->request('GET', $path);
             if (200 === $this->browser->getResponse()->getStatusCode()) {
-                $isForGrowers = static fn (Crawler $form): bool => 0 === preg_match('#/(note|station|take-back|jobs/do)$#',
+                $isForGrowers = static fn (Crawler $form): bool => 0 === preg_match('#/(note|station|take-back|jobs/do|calendar|calendar/withdraw|week/back)$#',
                     (string) $form->attr('action')) && 0 < $form->filter('input:not([type=hidden]), select, textarea, button')->count()
                     && 0 === $form->filter('fieldset[disabled]')->count();
                 $fields = $page->filter('main form[method="post"]')->reduce($isForGrowers);

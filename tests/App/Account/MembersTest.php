@@ -28,7 +28,7 @@ final class MembersTest extends AppCase
         self::assertSelectorExists('input[name=name][value=Tansy]');
         $this->browser->submit($form, ['name' => 'Tansy', 'email' => 'tansy@example.test', 'password' => 'under the old pear',
             'again' => 'under the old pear']);
-        self::assertResponseRedirects($this->path('/wall'));
+        self::assertResponseRedirects($this->path('/week'));
 
         self::assertSame(['grower@example.test' => 'owner', 'tansy@example.test' => 'hand'], $this->members());
         $this->browser->request('GET', $link);

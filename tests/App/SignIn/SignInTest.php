@@ -20,7 +20,7 @@ final class SignInTest extends AppCase
         self::assertResponseRedirects('/');
         $this->browser->followRedirect();
 
-        self::assertResponseRedirects($this->path('/wall'));
+        self::assertResponseRedirects($this->path('/week'));
     }
 
     public function testStaysSignedInOnlyWhereItIsWished(): void

@@ -26,7 +26,7 @@ final class UnitWalkTest extends AppCase
         'temper', 'wishes_cost',
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
-    private const FOR_MACHINES = ['file_lists_out', 'crops_export', 'file_export'];
+    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'file_lists_out', 'crops_export', 'file_export'];
 
     /** @return iterable<string, array{0: string, 1?: array<string, string>, 2?: bool}> path, what is sent, whether it comes as a panel */
     public static function walk(): iterable
@@ -51,6 +51,13 @@ final class UnitWalkTest extends AppCase
         yield 'hands' => ['hands'];
         yield 'hands refused' => ['hands', ['name' => '', 'h1' => '40', 'away_from0' => '2026-05-01']];
         yield 'own jobs' => ['own-jobs'];
+        yield 'nursery' => ['nursery'];
+        yield 'nursery refused' => ['nursery', ['bench' => 'many']];
+        yield 'seed' => ['seed'];
+        yield 'seed refused' => ['seed', ['variety' => '', 'amount' => '', 'counted' => 'soon']];
+        yield 'calendar' => ['calendar'];
+        yield 'sheet' => ['week/sheet'];
+        yield 'typed back' => ['week/back'];
         yield 'own job refused' => ['own-jobs', ['words' => '', 'first' => 'soon', 'every' => '0', 'hours' => '-1', 'bears' => 'snow',
             'wait' => '1']];
         yield 'own care refused' => ['own-jobs/care', ['crop' => 'moonfruit', 'words' => '', 'after' => 'later', 'from' => 'ground',
@@ -108,7 +115,8 @@ final class UnitWalkTest extends AppCase
             }
         }
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
-            'offer_product', 'bed_edit', 'week', 'hands', 'own_jobs', 'beds_blocks', 'beds_list', 'find', 'file_lists'];
+            'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
+                'beds_blocks', 'beds_list', 'find', 'file_lists'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }
