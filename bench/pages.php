@@ -9,12 +9,14 @@ require __DIR__.'/reference.php';
 $base = 'http://127.0.0.1:'.(getenv('PORT') ?: '8000');
 $cookies = [];
 $ask = static function (string $path, ?array $fields = null) use ($base, &$cookies): array {
-    $headers = ['Cookie: '.implode('; ', array_map(static fn (string $k, string $v): string => $k.'='.$v, array_keys($cookies), $cookies)), 'Accept-Encoding: gzip'];
+    $headers = ['Cookie: '.implode('; ', array_map(static fn (string $k, string $v): string => $k.'='.$v, array_keys($cookies),
+        $cookies)), 'Accept-Encoding: gzip'];
     if (null !== $fields) {
         $headers[] = 'Content-Type: application/x-www-form-urlencoded';
     }
     $start = hrtime(true);
-    $body = (string) file_get_contents($base.$path, false, stream_context_create(['http' => ['method' => null === $fields ? 'GET' : 'POST', 'header' => $headers, 'content' => http_build_query($fields ?? []), 'follow_location' => 0, 'ignore_errors' => true]]));
+    $body = (string) file_get_contents($base.$path, false, stream_context_create(['http' => ['method' => null === $fields ? 'GET'
+        : 'POST', 'header' => $headers, 'content' => http_build_query($fields ?? []), 'follow_location' => 0, 'ignore_errors' => true]]));
     $time = (hrtime(true) - $start) / 1e9;
     $location = null;
     foreach ($http_response_header as $line) {
@@ -32,7 +34,13 @@ $ask('/sign-in', ['email' => 'demo@larkspur-hollow.example', 'password' => 'furr
 preg_match('#/g/[^/]+#', (string) $ask('/')[2], $garden);
 preg_match_all('#/planting/([0-9a-f-]{36})#', $plain($ask(($garden[0] ?? '').'/wall')[0]), $plantings);
 $last = end($plantings[1]);
-foreach (['wall', 'standing', 'bed/A1', 'plan', 'promises?outlet=stall', 'season', 'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20', 'planting/'.$last.'/change?do=length&try=1&length=3', 'beds', 'crops', 'crops/carrot', 'crops/cauliflower/ladder?day=2026-07-21&place=field', 'crops/cauliflower/ladder?day=2026-07-21&place=field&schools=1', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20', 'ahead', 'care', 'bed/A6/free', 'recipes', 'rules', 'rules/cost', 'plan/mend/kale', 'plan/mend/lettuce-leaf', 'planting/'.$last, 'members', 'log'] as $page) {
+foreach (['wall', 'standing', 'bed/A1', 'plan', 'promises?outlet=stall', 'season',
+    'forward?try=1&crop=lettuce-leaf&where=block:B&method=&every=10&size=quarter&length=&from=2026-08-15&until=2026-09-20',
+    'planting/'.$last.'/change?do=length&try=1&length=3', 'beds', 'crops', 'crops/carrot',
+    'crops/cauliflower/ladder?day=2026-07-21&place=field', 'crops/cauliflower/ladder?day=2026-07-21&place=field&schools=1',
+    'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20', 'ahead', 'week', 'week?on=1', 'week/sheet', 'week/back',
+    'nursery', 'seed', 'bed/A6/free', 'recipes', 'rules', 'rules/cost', 'plan/mend/kale', 'plan/mend/lettuce-leaf', 'planting/'.$last,
+    'members', 'log'] as $page) {
     $times = [];
     $bytes = 0;
     $before = reference_loop();

@@ -16,7 +16,7 @@ use JollyFurrow\Time\Week;
 final readonly class WorkWeek
 {
     /** What fell due so many days before may still be open. */
-    private const BACK = 42;
+    private const BACK = 35;
     /** So far ahead nothing that is late now bears on it. */
     private const NEAR = 14;
     private const AHEAD = 7;
@@ -32,7 +32,8 @@ final readonly class WorkWeek
         $monday = $week->monday();
         $isNear = $monday->since($today) <= self::NEAR;
         $from = ($isNear && $today->isBefore($monday) ? $today : $monday)->plus($isNear ? -self::BACK : -self::NEAR);
-        $tasks = $list->of($site, Period::between($from, $monday->plus(7 + self::AHEAD)));
+        $tasks = [...$isNear ? $list->forgotten($site, $from) : [], ...$list->of($site, Period::between($from,
+            $monday->plus(7 + self::AHEAD)))];
 
         return self::from($site, $tasks, $week);
     }

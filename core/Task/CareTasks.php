@@ -22,7 +22,7 @@ final readonly class CareTasks implements TaskSource
         $tasks = [];
         foreach ($site->garden->plantings as $planting) {
             if (!$due->last()->isBefore($planting->ground) && !$planting->clear->isBefore($due->start)) {
-                $tasks = [...$tasks, ...$this->of($site, $planting, $due)];
+                array_push($tasks, ...$this->of($site, $planting, $due));
             }
         }
 

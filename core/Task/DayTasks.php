@@ -27,8 +27,8 @@ final readonly class DayTasks implements TaskSource
         $tasks = [];
         $thirsty = $this->thirsty($site, $due);
         for ($day = $due->start; $day->isBefore($due->end); $day = $day->plus(1)) {
-            $tasks = [...$tasks, ...$this->round($site, $day), ...$this->water($site, $day, $thirsty), ...$this->heat($site, $day),
-                ...$this->storm($site, $day)];
+            array_push($tasks, ...$this->round($site, $day), ...$this->water($site, $day, $thirsty), ...$this->heat($site, $day),
+                ...$this->storm($site, $day));
         }
 
         return $tasks;

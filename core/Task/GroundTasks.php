@@ -23,7 +23,7 @@ final readonly class GroundTasks implements TaskSource
         $tasks = [];
         foreach ($site->garden->plantings as $planting) {
             if (!$due->last()->isBefore($planting->ground) && !$planting->clear->isBefore($due->start)) {
-                $tasks = [...$tasks, ...$this->into($site, $planting, $due), ...$this->up($site, $planting)];
+                array_push($tasks, ...$this->into($site, $planting, $due), ...$this->up($site, $planting));
             }
         }
 

@@ -28,7 +28,7 @@ final readonly class HarvestTasks implements TaskSource
         $tasks = [];
         foreach ($site->garden->plantings as $planting) {
             if (!$due->last()->isBefore($planting->ready->plus(-self::LOOKED)) && !$planting->clear->isBefore($due->start)) {
-                $tasks = [...$tasks, ...$this->of($site, $planting, $due)];
+                array_push($tasks, ...$this->of($site, $planting, $due));
             }
         }
 
@@ -48,8 +48,8 @@ final readonly class HarvestTasks implements TaskSource
             $seen = $site->noted($planting, Happening::Seen)[0] ?? $noted[0] ?? null;
             $tasks[] = $site->ofPlanting($planting, TaskKind::LookReady, 'look-ready', $look, $seen ?? ($isOver ? $look : null),
                 null === $seen);
-            $tasks = [...$tasks, ...self::isLifted($crop) ? [$this->lift($site, $planting, $as, $noted[0] ?? null)]
-                : $this->pickings($site, $planting, $as, $crop, $noted, $due)];
+            array_push($tasks, ...self::isLifted($crop) ? [$this->lift($site, $planting, $as, $noted[0] ?? null)]
+                : $this->pickings($site, $planting, $as, $crop, $noted, $due));
         }
         if (Pattern::Perennial !== $crop->pattern) {
             $ended = $site->noted($planting, Happening::Finished)[0] ?? null;

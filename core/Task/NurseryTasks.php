@@ -38,8 +38,8 @@ final readonly class NurseryTasks implements TaskSource
                 continue;
             }
             $crop = $site->crop($planting);
-            $tasks = [...$tasks, ...$this->stock($site, $planting, $crop), ...Method::Transplanted === $planting->method
-                ? $this->trays($site, $planting, $crop, $due) : []];
+            array_push($tasks, ...$this->stock($site, $planting, $crop), ...Method::Transplanted === $planting->method
+                ? $this->trays($site, $planting, $crop, $due) : []);
         }
 
         return array_values(array_filter($tasks, static fn (Task $task): bool => $due->contains($task->due)));

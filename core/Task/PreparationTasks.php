@@ -24,7 +24,7 @@ final readonly class PreparationTasks implements TaskSource
         foreach ($site->garden->plantings as $planting) {
             if ($site->recipes->has($planting->recipe) && !$due->last()->isBefore($planting->bedStart)
                 && !$planting->ground->isBefore($due->start)) {
-                $tasks = [...$tasks, ...$this->of($site, $leads, $planting, $due)];
+                array_push($tasks, ...$this->of($site, $leads, $planting, $due));
             }
         }
 

@@ -17,6 +17,7 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Need\Values;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Plantings;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
@@ -51,6 +52,12 @@ final readonly class Site
             $ticked[$mark->task->text()] = MarkKind::Done === $mark->kind;
         }
         $this->ticked = $ticked;
+    }
+
+    /** The same garden with only some of its plantings. */
+    public function with(Plantings $plantings): self
+    {
+        return new self($this->garden->with($plantings), $this->crops, $this->recipes, $this->book, $this->care, $this->weather);
     }
 
     public function crop(Planting $planting): Crop

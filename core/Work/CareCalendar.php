@@ -290,7 +290,11 @@ final readonly class CareCalendar
         if ($share >= 1.0 || null === $ripening || $whole <= 0.0) {
             return $up->plus((int) round($share * $days));
         }
-        for ($day = $up->number; $ripening->counted($up->number, $day) < $share * $whole && $day < $planting->ready->number; ++$day) {
+        // Development only grows: the day is found by halving.
+        [$day, $last] = [$up->number, $planting->ready->number];
+        while ($day < $last) {
+            $middle = intdiv($day + $last, 2);
+            $ripening->counted($up->number, $middle) < $share * $whole ? $day = $middle + 1 : $last = $middle;
         }
 
         return Day::of($day);

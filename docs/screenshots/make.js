@@ -16,7 +16,7 @@ async function open(browser, viewport) {
 
 async function signIn(page) {
   await page.getByRole('button', { name: 'Open the demo garden' }).click();
-  await page.waitForURL(/wall|gardens/);
+  await page.waitForURL(/week|gardens/);
   if (page.url().endsWith('/gardens')) await page.getByRole('link', { name: 'Larkspur Hollow' }).click();
   return page.url().match(/\/g\/[^/]+/)[0];
 }
@@ -27,20 +27,18 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   const browser = await chromium.launch({ executablePath: process.env.CHROMIUM || '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
   const page = await open(browser, LAPTOP);
   const garden = await signIn(page);
+  await page.goto(`${base}${garden}/week`);
+  await shot(page, 'week');
+  await page.goto(`${base}${garden}/wall`);
   await shot(page, 'wall');
   await page.locator('a.planting', { has: page.locator('title', { hasText: 'Cauliflower' }) }).first().focus();
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['station', 'station'], ['crop', 'crops/corn'], ['ladder', 'crops/cauliflower/ladder?day=2026-07-10&place=field&schools=1'], ['cover', 'bed/A8/cover?cover=low-tunnel&purpose=growth&from=2026-08-20&to=2026-10-20'], ['ahead', 'ahead'], ['free-bed', 'bed/A6/free'], ['rules', 'rules']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['station', 'station'], ['crop', 'crops/corn'], ['ladder', 'crops/cauliflower/ladder?day=2026-07-10&place=field&schools=1'], ['nursery', 'nursery'], ['ahead', 'ahead'], ['free-bed', 'bed/A6/free'], ['rules', 'rules']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
-  await page.goto(`${base}${garden}/crops/lettuce-head/own`);
-  await page.getByLabel('Days to maturity, from planting out').fill('46');
-  await page.getByRole('button', { name: 'Show what changes' }).click();
-  await page.getByRole('heading', { name: 'What it touches' }).waitFor();
-  await shot(page, 'own');
   await page.goto(`${base}${garden}/wall`);
   await page.goto(base + await page.locator('a.planting', { has: page.locator('title', { hasText: /^(Spring turnip|Radish), .*planned/ }) }).first().getAttribute('href'));
   await page.getByRole('link', { name: 'Change it …' }).click();
@@ -66,7 +64,7 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await shot(page, 'pasted-list');
   const phone = await open(browser, PHONE);
   await signIn(phone);
-  await shot(phone, 'wall-phone');
+  await shot(phone, 'week-phone');
   await phone.goto(`${base}${garden}/bed/A8`);
   await shot(phone, 'bed-phone');
   await browser.close();

@@ -15,6 +15,9 @@ use Symfony\Component\Routing\RouterInterface;
 /** Walks every route there is, so that a new one cannot be forgotten. */
 final class AccessTest extends AppCase
 {
+    /** Forms a hand may send. */
+    private const FOR_HANDS = '#/(note|station|take-back|jobs/do|calendar.*|week/back)$#';
+
     public function testAStrangerFindsNothingInAGarden(): void
     {
         $this->browser->loginUser($this->account('stranger@example.test'));
@@ -79,7 +82,7 @@ final class AccessTest extends AppCase
             }
             $page = $this->browser->request('GET', $path);
             if (200 === $this->browser->getResponse()->getStatusCode()) {
-                $isForGrowers = static fn (Crawler $form): bool => 0 === preg_match('#/(note|station|take-back|jobs/do|calendar|calendar/withdraw|week/back)$#',
+                $isForGrowers = static fn (Crawler $form): bool => 0 === preg_match(self::FOR_HANDS,
                     (string) $form->attr('action')) && 0 < $form->filter('input:not([type=hidden]), select, textarea, button')->count()
                     && 0 === $form->filter('fieldset[disabled]')->count();
                 $fields = $page->filter('main form[method="post"]')->reduce($isForGrowers);

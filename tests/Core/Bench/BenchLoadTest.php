@@ -47,6 +47,14 @@ final class BenchLoadTest extends TestCase
             ['2026-05-11', 0.0, 0.0, 1.0]], $weeks);
     }
 
+    /** Out on a Monday: hardened from the Monday before, and not a day sooner. */
+    public function testHardenedTheLastWeek(): void
+    {
+        $weeks = BenchLoad::of(LittleGarden::timed('2026-03-23', [LittleGarden::lettuce('2026-03-30')]), Book::crops(), 6)->weeks;
+
+        self::assertSame([false, false, false, false, true, false], array_map(static fn (BenchWeek $w): bool => $w->hardening > 0.0, $weeks));
+    }
+
     public function testTheWeekItIsFull(): void
     {
         $garden = LittleGarden::timed('2026-03-23', [LittleGarden::lettuce('2026-04-01'), LittleGarden::lettuce('2026-04-15', 'A3')]);

@@ -60,6 +60,14 @@ final class PlacingTest extends TestCase
         self::assertSame(['2026-07-25', false], [$placed->day->iso(), $placed->isTooWet]);
     }
 
+    public function testNothingIsDoneBeforeItsFirstDay(): void
+    {
+        $rain = Work::rain(['2026-07-18' => 5.0, '2026-07-19' => 5.0, '2026-07-20' => 5.0]);
+
+        self::assertSame('2026-07-22', Work::placed(Work::task('2026-07-20', Bears::Dry, wait: 0), '2026-07-10', $rain)->day->iso(),
+            'dry until the 17th, but it may begin on the 18th');
+    }
+
     public function testWorkUnderARoofIsKeptForAWetDay(): void
     {
         $rain = Work::rain(['2026-07-23' => 8.0]);

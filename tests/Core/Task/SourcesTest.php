@@ -14,6 +14,10 @@ use JollyFurrow\Diary\OwnCare;
 use JollyFurrow\Diary\OwnJob;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Job\Job;
+use JollyFurrow\Job\PlacedTask;
+use JollyFurrow\Job\WorkWeek;
+use JollyFurrow\Planting\Dates;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Standing;
@@ -72,6 +76,19 @@ final class SourcesTest extends TestCase
         self::assertFalse($late['look-up']->due->isBefore(Day::parse('2026-05-10')));
     }
 
+    /** What was never sown stays on the list of this week, however long ago it was due, and comes once. */
+    public function testWhatWasForgottenIsNotLost(): void
+    {
+        $radish = LittleGarden::radish('2026-05-04');
+        $garden = LittleGarden::timed('2026-07-20', [$radish->but(dates: new Dates($radish->sow, $radish->ground, $radish->bedStart,
+            $radish->ready, Day::parse('2026-09-01')))]);
+        $of = static fn (int $weeks): array => array_values(array_filter(array_map(static fn (PlacedTask $p): string => $p->task->id->step,
+            array_merge([], ...array_map(static fn (Job $j): array => $j->tasks, WorkWeek::of(Work::site($garden), TaskList::usual(),
+                $garden->today->plus(7 * $weeks)->week())->open()))), static fn (string $step): bool => 'ground' === $step));
+
+        self::assertSame([['ground'], []], [$of(0), $of(1)]);
+    }
+
     public function testTrays(): void
     {
         $tasks = $this->tasks(LittleGarden::timed('2026-03-20', [LittleGarden::lettuce('2026-04-01')]));
@@ -97,6 +114,8 @@ final class SourcesTest extends TestCase
         self::assertSame(['weed-pass/3' => WeedSize::Thread], $sizes());
         self::assertSame(['weed-pass/3' => WeedSize::Grown], $sizes($pass(1)), 'the second, due twelve days before, was missed');
         self::assertSame(['weed-pass/3' => WeedSize::Thread], $sizes($pass(1), $pass(2)));
+        $tasks = $this->tasks(LittleGarden::timed('2026-06-02', [$lettuce]));
+        self::assertSame([true, false], [$tasks['weed-pass/2']->isTakenOver, $tasks['weed-pass/3']->isTakenOver]);
     }
 
     public function testOwnJobsOwnCareAndJobsOfTheYear(): void
