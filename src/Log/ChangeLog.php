@@ -35,13 +35,13 @@ final readonly class ChangeLog
         return $this->entities->wrapInTransaction(function () use ($gardenId, $accountId, $words, $work): mixed {
             $result = $work();
             $touched = $this->touched($gardenId);
-            $before = array_map($this->images->of(...), $touched);
+            $before = array_map(fn (array $row): ?array => $row['isNew'] ? null : $this->images->of($row), $touched);
             $this->entities->flush();
             $images = [];
             foreach ($touched as $i => $row) {
                 $after = $this->images->of($row);
                 if ($before[$i] !== $after) {
-                    $images[] = [...$row, 'before' => $before[$i], 'after' => $after];
+                    $images[] = ['table' => $row['table'], 'id' => $row['id'], 'before' => $before[$i], 'after' => $after];
                 }
             }
             if ([] !== $images) {
@@ -68,7 +68,7 @@ final readonly class ChangeLog
         return is_numeric($number) ? (int) $number : 1;
     }
 
-    /** @return list<array{table: string, id: string}> rows of this garden that wait to be written */
+    /** @return list<array{table: string, id: string, isNew: bool}> rows of this garden that wait to be written */
     private function touched(string $gardenId): array
     {
         $unit = $this->entities->getUnitOfWork();
@@ -82,7 +82,8 @@ final readonly class ChangeLog
             if ($entity->gardenId !== $gardenId) {
                 throw new \LogicException('A change of one garden may not touch another.');
             }
-            $rows[] = ['table' => $this->entities->getClassMetadata($entity::class)->getTableName(), 'id' => $entity->id];
+            $rows[] = ['table' => $this->entities->getClassMetadata($entity::class)->getTableName(), 'id' => $entity->id,
+                'isNew' => $unit->isScheduledForInsert($entity)];
         }
 
         return $rows;
