@@ -23,7 +23,7 @@ final readonly class DayRidges
 
     /**
      * @param list<array{day: WorkDay, x: int, layers: list<array{kind: string, hours: float, points: string, y: float}>,
-     *     hands: float|null, drops: list<array{x: int, y: int}>, rain: float, noon: float|null, isToday: bool}> $days
+     *     hands: float|null, label: float, drops: list<array{x: int, y: int}>, rain: float, noon: float|null, isToday: bool}> $days
      */
     private function __construct(public array $days, public int $width, public int $soil)
     {
@@ -36,7 +36,9 @@ final readonly class DayRidges
         foreach ($week->days as $n => $day) {
             $x = $n * self::DAY_WIDTH;
             $days[] = ['day' => $day, 'x' => $x, 'layers' => self::layers($day, $x, $most),
-                'hands' => null === $day->hands ? null : self::y($day->hands, $most), 'drops' => self::drops($weather->rain($day->day), $x),
+                'hands' => null === $day->hands ? null : self::y($day->hands, $most),
+                'label' => min(self::y($day->hands ?? 0.0, $most), self::y($day->hours(), $most)) - 3,
+                    'drops' => self::drops($weather->rain($day->day), $x),
                 'rain' => $weather->rain($day->day), 'noon' => self::noon($weather, $day->day),
                     'isToday' => $day->day->equals($week->today)];
         }

@@ -15,20 +15,21 @@ use JollyFurrow\Message\Sayable;
 use JollyFurrow\Task\Carry;
 use JollyFurrow\Task\Site;
 use JollyFurrow\Task\TaskKind;
+use JollyFurrow\Time\Day;
 
 /** A job as one line of the list: what, where, and what to carry. */
 final readonly class JobLine
 {
     /** @param list<string|Sayable|\BackedEnum> $carry in words and quantities */
     private function __construct(public Job $job, public string $verb, public string $what, public string $where, public array $carry,
-        public bool $isDoable)
+        public bool $isDoable, public Day $today)
     {
     }
 
     public static function of(Job $job, Site $site, JobWords $words): self
     {
         return new self($job, $words->verb($job->first()), $words->what($job), $words->where($job, $site), self::carried($job, $site),
-            $job->isOpen() && $job->canBeDoneOn($site->garden->today));
+            $job->isOpen() && $job->canBeDoneOn($site->garden->today), $site->garden->today);
     }
 
     /**

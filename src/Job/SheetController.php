@@ -44,7 +44,8 @@ final class SheetController extends Page
         foreach ($week->days as $day) {
             $open = array_values(array_filter($day->open(), static fn (Job $job): bool => '' === $block || $job->block === $block));
             if ([] !== $open && (null === $who || $who->hoursOn($day->day) > 0.0)) {
-                $days[] = ['day' => $day, 'lines' => JobLine::all($open, $site, $this->words)];
+                $days[] = ['day' => $day, 'lines' => JobLine::all($open, $site, $this->words),
+                    'hours' => array_sum(array_map(static fn (Job $job): float => $job->hours(), $open))];
             }
         }
 

@@ -14,6 +14,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Bench\BenchLoad;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Nursery\PottingMix;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Shelter\TrayRoom;
 use Symfony\Component\HttpFoundation\Request;
@@ -55,9 +57,13 @@ final class NurseryController extends Page
     private function show(Request $request, Visit $visit, Garden $garden, Entry $entry): Response
     {
         $load = BenchLoad::of($garden, $this->crops);
+        $trays = InTrays::all($garden, $this->crops);
+        $sowing = array_sum(array_map(static fn (InTrays $t): float => Standing::Planned === $t->planting->standing ? $t->trays->trays
+            : 0.0,
+            $trays));
 
         return $this->page($request, 'nursery/nursery.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $this->crops,
-            'load' => $load, 'chart' => BenchChart::of($load), 'trays' => InTrays::all($garden, $this->crops),
+            'load' => $load, 'chart' => BenchChart::of($load), 'trays' => $trays, 'sowing' => $sowing, 'mix' => PottingMix::for($sowing),
             'mends' => null === $load->full() ? [] : BenchMends::of($garden, $this->crops, $load->full()),
             'ids' => $this->snapshot->plantingIds($visit->gardenId), 'entry' => $entry], 'nursery', $entry->isGood() ? Response::HTTP_OK
             : Response::HTTP_UNPROCESSABLE_ENTITY);

@@ -52,7 +52,9 @@ final class BenchLoadTest extends TestCase
     {
         $weeks = BenchLoad::of(LittleGarden::timed('2026-03-23', [LittleGarden::lettuce('2026-03-30')]), Book::crops(), 6)->weeks;
 
-        self::assertSame([false, false, false, false, true, false], array_map(static fn (BenchWeek $w): bool => $w->hardening > 0.0, $weeks));
+        $hardens = array_map(static fn (BenchWeek $w): bool => $w->hardening > 0.0, $weeks);
+
+        self::assertSame([false, false, false, false, true, false], $hardens);
     }
 
     public function testTheWeekItIsFull(): void
