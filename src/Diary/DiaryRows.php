@@ -90,7 +90,7 @@ final readonly class DiaryRows
             Bears::from($r->text('bears')), $r->float('hours'), $r->int('wait'), $r->day('first_day'), $r->optionalInt('every'),
             null === $r->optionalInt('last_day') ? null : $r->day('last_day')),
             $this->rows("SELECT o.*, COALESCE(b.name, '') AS block FROM own_job o LEFT JOIN block b ON b.garden_id = o.garden_id "
-                .'AND b.id = o.block_id WHERE o.garden_id = ? ORDER BY o.first_day, o.key_name', $gardenId));
+                .'AND b.id = o.block_id WHERE o.garden_id = ? ORDER BY o.id', $gardenId));
     }
 
     /** @return list<OwnCare> */
@@ -98,7 +98,7 @@ final readonly class DiaryRows
     {
         return array_map(static fn (Row $r): OwnCare => new OwnCare($r->text('key_name'), $r->text('crop'), $r->text('words'),
             $r->text('counted_from'), $r->int('after_days'), $r->optionalInt('every'), 1 === $r->int('goes_on'), $r->float('hours')),
-            $this->rows('SELECT * FROM own_care WHERE garden_id = ? ORDER BY crop, key_name', $gardenId));
+            $this->rows('SELECT * FROM own_care WHERE garden_id = ? ORDER BY id', $gardenId));
     }
 
     /** @return list<SeedLot> */
@@ -107,7 +107,7 @@ final readonly class DiaryRows
         return array_map(static fn (Row $r): SeedLot => new SeedLot($r->text('key_name'), $r->text('variety'), $r->float('grams'),
             $r->day('counted'), $r->int('year'), $r->optionalFloat('germination'), $r->text('supplier'), $r->optionalFloat('packet'),
             $r->optionalInt('cents'), $r->text('setting')),
-            $this->rows('SELECT * FROM seed_lot WHERE garden_id = ? ORDER BY variety, year, key_name', $gardenId));
+            $this->rows('SELECT * FROM seed_lot WHERE garden_id = ? ORDER BY id', $gardenId));
     }
 
     /** @return list<Row> */

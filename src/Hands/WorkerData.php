@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Hands;
 
+use App\Form\DaySlots;
 use JollyFurrow\Diary\Worker;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
@@ -42,15 +42,8 @@ final class WorkerData
 
     public function worker(): Worker
     {
-        $away = [];
-        foreach ($this->awayFrom as $slot => $from) {
-            $to = $this->awayTo[$slot] ?? null;
-            if (null !== $from && null !== $to) {
-                $away[] = Period::fromFirstToLast($from, $to);
-            }
-        }
-
-        return new Worker($this->name, array_map(static fn (?float $hours): float => $hours ?? 0.0, $this->hours), $away);
+        return new Worker($this->name, array_map(static fn (?float $hours): float => $hours ?? 0.0, $this->hours),
+            DaySlots::periods($this->awayFrom, $this->awayTo));
     }
 
     public static function slotsFor(?Worker $worker): int
@@ -61,14 +54,6 @@ final class WorkerData
     #[Assert\Callback]
     public function isAwayFromDayToDay(ExecutionContextInterface $context): void
     {
-        foreach (array_keys($this->awayFrom + $this->awayTo) as $slot) {
-            $from = $this->awayFrom[$slot] ?? null;
-            $to = $this->awayTo[$slot] ?? null;
-            if ((null === $from) !== (null === $to) || (null !== $from && true === $to?->isBefore($from))) {
-                $context->buildViolation(null === $from ? 'Write the first day too.' : (null === $to ? 'Write the last day too.'
-                    : 'It ends before it begins. Write a later day.'))->atPath(null === $from ? "awayFrom[$slot]"
-                        : "awayTo[$slot]")->addViolation();
-            }
-        }
+        DaySlots::check($context, $this->awayFrom, $this->awayTo, 'awayFrom', 'awayTo');
     }
 }

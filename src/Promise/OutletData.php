@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Promise;
 
+use App\Form\DaySlots;
 use JollyFurrow\Promise\MarketDays;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 use JollyFurrow\Time\Weekday;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
@@ -63,27 +63,11 @@ final class OutletData
     #[Assert\Callback]
     public function isClosedFromDayToDay(ExecutionContextInterface $context): void
     {
-        foreach (array_keys($this->closedFrom + $this->closedTo) as $slot) {
-            $from = $this->closedFrom[$slot] ?? null;
-            $to = $this->closedTo[$slot] ?? null;
-            if ((null === $from) !== (null === $to) || (null !== $from && true === $to?->isBefore($from))) {
-                $context->buildViolation(null === $from ? 'Write the first day too.' : (null === $to ? 'Write the last day too.'
-                    : 'It ends before it begins. Write a later day.'))->atPath(null === $from ? "closedFrom[$slot]"
-                        : "closedTo[$slot]")->addViolation();
-            }
-        }
+        DaySlots::check($context, $this->closedFrom, $this->closedTo, 'closedFrom', 'closedTo');
     }
 
     private function days(): MarketDays
     {
-        $closed = [];
-        foreach ($this->closedFrom as $slot => $from) {
-            $to = $this->closedTo[$slot] ?? null;
-            if (null !== $from && null !== $to) {
-                $closed[] = Period::fromFirstToLast($from, $to);
-            }
-        }
-
-        return MarketDays::every(...array_values($this->weekdays))->butNot($closed);
+        return MarketDays::every(...array_values($this->weekdays))->butNot(DaySlots::periods($this->closedFrom, $this->closedTo));
     }
 }
