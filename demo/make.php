@@ -195,7 +195,8 @@ usort($promises, static fn (Promise $a, Promise $b): int => [$a->day->number, $a
 $usual = Settings::usual();
 $settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Friday], 'compost-mulch', array_map(floatval(...),
     $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth,
-    $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250_000, 'row-cover' => 200_000, 'hoops' => 100_000],
+    $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250 * Length::METRE, 'row-cover' => 200 * Length::METRE,
+        'hoops' => 100 * Length::METRE],
     new PlanRules(benches: new Benches(room: new TrayRoom(11, 4, 16))));
 // A maritime-continental year with a July mean of 19 degrees C, made up like the rest.
 $climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3,

@@ -104,12 +104,23 @@ async function keepForLater(form, fields) {
   return true;
 }
 
+// A bar of reception is not an answer: the server is asked before anything is handed over to it.
+const isReached = async () => {
+  if (!navigator.onLine) return false;
+  try { return (await fetch('/healthy', { cache: 'no-store', signal: AbortSignal.timeout(4000) })).ok; } catch { return false; }
+};
+
 document.addEventListener('submit', async (event) => {
   const form = event.target;
   if (!form.matches('form.job-form') || event.defaultPrevented) return;
-  const fields = new FormData(form, event.submitter);
-  if (navigator.onLine) return;
+  if (form.dataset.reached) { delete form.dataset.reached; return; }
   event.preventDefault();
+  const fields = new FormData(form, event.submitter);
+  if (await isReached()) {
+    form.dataset.reached = 'yes';
+    form.requestSubmit(event.submitter);
+    return;
+  }
   if (await keepForLater(form, fields)) {
     await show();
     if (/\/job\//.test(location.pathname)) history.back();

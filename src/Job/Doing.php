@@ -17,6 +17,8 @@ final readonly class Doing
 {
     private const MOST_TASKS = 200;
     private const MOST_HOURS = 200.0;
+    private const NAME = 60;
+    private const TOKEN = 64;
     private const LONGEST = 5000.0;
 
     /**
@@ -32,8 +34,12 @@ final readonly class Doing
     {
     }
 
-    /** Null: something is wrong, told at its field. */
-    public static function read(Entry $entry, Garden $garden): ?self
+    /**
+     * Null: something is wrong, told at its field.
+     *
+     * @param string $token of what waited on a device, and may come twice; empty: it comes from a page
+     */
+    public static function read(Entry $entry, Garden $garden, string $token = ''): ?self
     {
         $tasks = array_values(array_filter(array_map(TaskId::parse(...), \array_slice($entry->several('t'), 0, self::MOST_TASKS))));
         if ([] === $tasks) {
@@ -51,14 +57,14 @@ final readonly class Doing
             $entry->fault('until', 'Choose a day after today.');
         }
         $count = '' === $entry->raw('count') ? null : $entry->float('count', 0, 100_000);
-        foreach (['words' => Limits::NOTE, 'who' => 60, 'token' => 64] as $field => $longest) {
+        foreach (['words' => Limits::NOTE, 'who' => self::NAME, 'token' => self::TOKEN] as $field => $longest) {
             if (mb_strlen($entry->raw($field)) > $longest) {
                 $entry->fault($field, \sprintf('At most %d characters fit here.', $longest));
             }
         }
 
         return !$entry->isGood() || [] === $tasks ? null : new self($tasks, $kind, $day, $length, null === $hours ? null
-            : (int) round(60 * $hours), $entry->raw('who'), $entry->raw('words'), $until, $count, $entry->raw('token'),
+            : (int) round(60 * $hours), $entry->raw('who'), $entry->raw('words'), $until, $count, $token,
             '1' === $entry->raw('again'));
     }
 

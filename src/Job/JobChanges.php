@@ -40,6 +40,8 @@ final readonly class JobChanges
     /** Tasks are looked for so many days back and ahead. */
     private const BACK = 120;
     private const AHEAD = 60;
+    /** Seconds a token is known: nothing waits longer on a device that is used. */
+    private const REMEMBERED = 180 * 86400;
 
     public function __construct(private Sites $sites, private ChangeLog $log, private PlantingKeeper $plantings, private DiaryKeeper $diary,
         private CropBook $crops, private RecipeBook $recipes, private Connection $connection, private NoteConsequence $consequence,
@@ -62,6 +64,8 @@ final readonly class JobChanges
             }
             $done = new Done($this->done($gardenId, $doing));
             if ('' !== $doing->token) {
+                $this->connection->executeStatement('DELETE FROM received WHERE garden_id = ? AND at < ?', [$gardenId,
+                    time() - self::REMEMBERED]);
                 $this->connection->insert('received', ['garden_id' => $gardenId, 'token' => $doing->token, 'at' => time(),
                     'answer' => $done->words]);
             }

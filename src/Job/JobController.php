@@ -64,7 +64,7 @@ final class JobController extends Page
         $isSentLater = 'json' === $request->getPreferredFormat();
         $problem = '';
         $status = Response::HTTP_UNPROCESSABLE_ENTITY;
-        $doing = Doing::read($entry, $site->garden);
+        $doing = Doing::read($entry, $site->garden, $isSentLater ? $entry->raw('token') : '');
         if (null !== $doing) {
             try {
                 $done = $this->changes->keep($visit->gardenId, $visit->accountId, $doing);

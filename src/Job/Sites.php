@@ -9,6 +9,7 @@ use App\Books\JobsFile;
 use App\Station\DropFolder;
 use App\Station\SimulatedStation;
 use App\Store\Snapshot;
+use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Recipe\RecipeBook;
@@ -40,10 +41,15 @@ final readonly class Sites
 
     public function site(string $gardenId, Garden $garden): Site
     {
-        $source = $this->folder->isThere($gardenId) ? $this->folder : $this->station;
+        // Made-up weather moves made-up gardens only.
+        $outlook = match (true) {
+            $this->folder->isThere($gardenId) => $this->folder->outlook($gardenId, $garden->climate, $garden->today),
+            null !== $garden->practice => $this->station->outlook($gardenId, $garden->climate, $garden->today),
+            default => DailyRecord::fromRows([]),
+        };
 
         return new Site($garden, $this->crops, $this->recipes, $this->jobs->load(),
             new CareCalendar($garden, $this->crops, $this->recipes, $this->care->load()),
-            new SoilDays($garden->climate->measured, $source->outlook($gardenId, $garden->climate, $garden->today)));
+            new SoilDays($garden->climate->measured, $outlook));
     }
 }

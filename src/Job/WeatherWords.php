@@ -23,10 +23,11 @@ final readonly class WeatherWords
      * @param int                              $moved         jobs that rain moved
      * @param list<Night>                      $nights        to cover for
      * @param list<Day>                        $hot
+     * @param bool                             $isForetold    somebody tells what is to come
      * @param bool                             $isDryTomorrow it is wet today and dry tomorrow
      */
     private function __construct(public array $rains, public ?Day $opens, public int $moved, public array $nights, public array $hot,
-        public bool $isDryTomorrow)
+        public bool $isDryTomorrow, public bool $isForetold)
     {
     }
 
@@ -48,7 +49,8 @@ final readonly class WeatherWords
         $open = array_filter($week->jobs(), static fn (Job $job): bool => $job->isOpen() && $job->isMoved());
 
         return new self($rains, $site->weather->isOpen($today) ? null : $site->weather->opens($today), \count($open),
-            array_values($nights), $hot, $site->weather->isRainy($today) && !$site->weather->isRainy($today->plus(1)));
+            array_values($nights), $hot, $site->weather->isRainy($today) && !$site->weather->isRainy($today->plus(1)),
+            $site->weather->outlook->days() > 0);
     }
 
     /**
