@@ -115,17 +115,23 @@ document.addEventListener('submit', async (event) => {
   if (!form.matches('form.job-form') || event.defaultPrevented) return;
   if (form.dataset.reached) { delete form.dataset.reached; return; }
   event.preventDefault();
+  // A second tap while the first is on its way is no second doing.
+  if (form.dataset.asking) return;
+  form.dataset.asking = 'yes';
   const fields = new FormData(form, event.submitter);
   if (await isReached()) {
     form.dataset.reached = 'yes';
     form.requestSubmit(event.submitter);
     return;
   }
+  delete form.dataset.asking;
   if (await keepForLater(form, fields)) {
     await show();
     if (/\/job\//.test(location.pathname)) history.back();
   }
 });
+
+window.addEventListener('pageshow', () => { for (const form of document.querySelectorAll('form.job-form')) delete form.dataset.asking; });
 
 // Signing out leaves nothing behind on the device; what still waits is asked about.
 document.addEventListener('click', async (event) => {
