@@ -28,6 +28,8 @@ use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Task\Site;
+use JollyFurrow\Task\Task;
+use JollyFurrow\Task\TaskKind;
 use JollyFurrow\Task\TaskList;
 use JollyFurrow\Time\Period;
 
@@ -62,7 +64,7 @@ final readonly class JobChanges
             if (\is_string($answer)) {
                 return new Done($answer, true);
             }
-            $done = new Done($this->done($gardenId, $doing));
+            $done = new Done($this->done($gardenId, [$doing]));
             if ('' !== $doing->token) {
                 $this->connection->executeStatement('DELETE FROM received WHERE garden_id = ? AND at < ?', [$gardenId,
                     time() - self::REMEMBERED]);
@@ -83,17 +85,46 @@ final readonly class JobChanges
      */
     public function keepAll(string $gardenId, string $accountId, array $doings): string
     {
-        return $this->log->record($gardenId, $accountId, static fn (string $words): string => $words, function () use ($gardenId,
-            $doings): string {
-            return implode(' ', array_map(fn (Doing $doing): string => $this->done($gardenId, $doing), $doings));
-        });
+        return $this->log->record($gardenId, $accountId, static fn (string $words): string => $words,
+            fn (): string => $this->done($gardenId, $doings));
     }
 
-    private function done(string $gardenId, Doing $doing): string
+    /**
+     * One after the other on the garden as the one before left it, and stored once; a bed is cleared last.
+     *
+     * @param list<Doing> $doings
+     */
+    private function done(string $gardenId, array $doings): string
     {
         $site = $this->sites->of($gardenId);
-        $placed = $this->open($site, $doing);
+        $tasks = self::tasks($site);
+        $work = array_map(fn (Doing $doing): array => [$doing, $this->open($site, $tasks, $doing)], $doings);
+        usort($work, static fn (array $a, array $b): int => self::clears($a[1]) <=> self::clears($b[1]));
         $garden = $site->garden;
+        $notes = $marks = $words = [];
+        foreach ($work as [$doing, $placed]) {
+            [$garden, $noted, $marked] = $this->worked($garden, $doing, $placed);
+            array_push($notes, ...$noted);
+            array_push($marks, ...$marked);
+            $words[] = $this->words->done($site, $doing, $placed).'.';
+        }
+
+        return implode(' ', $words).$this->stored($gardenId, $site, $garden, $notes, $marks);
+    }
+
+    /** @param non-empty-list<PlacedTask> $placed */
+    private static function clears(array $placed): int
+    {
+        return (int) (TaskKind::Clear === $placed[0]->task->kind);
+    }
+
+    /**
+     * @param non-empty-list<PlacedTask> $placed
+     *
+     * @return array{Garden, list<FieldNote>, list<Mark>}
+     */
+    private function worked(Garden $garden, Doing $doing, array $placed): array
+    {
         $notes = $marks = [];
         $metres = $doing->length->micrometres ?? \PHP_INT_MAX;
         foreach ($placed as $task) {
@@ -110,15 +141,16 @@ final readonly class JobChanges
                 $doing->count);
         }
 
-        return $this->stored($gardenId, $site, $garden, $doing, $placed, $notes, $marks);
+        return [$garden, $notes, $marks];
     }
 
     /**
-     * @param non-empty-list<PlacedTask> $placed
-     * @param list<FieldNote>            $notes
-     * @param list<Mark>                 $marks
+     * @param list<FieldNote> $notes
+     * @param list<Mark>      $marks
+     *
+     * @return string what follows, in words with a blank before them
      */
-    private function stored(string $gardenId, Site $site, Garden $garden, Doing $doing, array $placed, array $notes, array $marks): string
+    private function stored(string $gardenId, Site $site, Garden $garden, array $notes, array $marks): string
     {
         $old = array_values(array_filter($site->garden->plantings->all(),
             static fn (Planting $p): bool => $garden->plantings->get($p->key) != $p));
@@ -132,29 +164,37 @@ final readonly class JobChanges
         $this->plantings->note($gardenId, $notes);
         $this->diary->mark($gardenId, $marks);
         $this->diary->carry($gardenId, $old, $new);
-        $words = $this->words->done($site, $doing, $placed);
-        $follows = [] === $old || [] === $new ? '' : $this->consequence->of($site->garden, new Replacement($old, $new, ''));
 
-        return $words.'.'.$follows;
+        return [] === $old || [] === $new ? '' : $this->consequence->of($site->garden, new Replacement($old, $new, ''));
+    }
+
+    /** @return array<string, Task> by name */
+    private static function tasks(Site $site): array
+    {
+        $today = $site->garden->today;
+        $byId = [];
+        foreach ([...TaskList::usual()->forgotten($site, $today->plus(-self::BACK)), ...TaskList::usual()->of($site,
+            Period::between($today->plus(-self::BACK), $today->plus(self::AHEAD)))] as $task) {
+            $byId[$task->id->text()] = $task;
+        }
+
+        return $byId;
     }
 
     /**
+     * @param array<string, Task> $tasks by name
+     *
      * @return non-empty-list<PlacedTask> in the order asked for
      *
      * @throws SomebodyWasFaster when none is open any more
      */
-    private function open(Site $site, Doing $doing): array
+    private function open(Site $site, array $tasks, Doing $doing): array
     {
-        $today = $site->garden->today;
-        $byId = [];
-        foreach (TaskList::usual()->of($site, Period::between($today->plus(-self::BACK), $today->plus(self::AHEAD))) as $task) {
-            $byId[$task->id->text()] = $task;
-        }
-        $placing = new Placing($today, $site->weather, $site->garden->diary->marks);
+        $placing = new Placing($site->garden->today, $site->weather, $site->garden->diary->marks);
         $found = $open = [];
         foreach ($doing->tasks as $id) {
-            if (isset($byId[$id->text()])) {
-                $placed = $placing->place($byId[$id->text()]);
+            if (isset($tasks[$id->text()])) {
+                $placed = $placing->place($tasks[$id->text()]);
                 $found[] = $placed;
                 $open = $doing->again || \in_array($placed->state, [TaskState::Open, TaskState::Lapsed], true) ? [...$open, $placed]
                     : $open;

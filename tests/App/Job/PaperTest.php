@@ -9,7 +9,10 @@ use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Diary\Mark;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Property;
@@ -75,6 +78,27 @@ final class PaperTest extends AppCase
         self::assertSame(['sow'], array_map(static fn (Mark $m): string => $m->task->step, $this->snapshot()->diary->marks));
         $this->post($this->path('/week/back'), ['done' => [], 'length-'.$sow => 'some']);
         self::assertResponseStatusCodeSame(422);
+    }
+
+    /** Picked and cleared at once: one planting, one piece, cleared; whichever stands first on the sheet. */
+    public function testPickedAndClearedOnOneSheet(): void
+    {
+        $this->garden = $this->keep(SmallGarden::json(['plantings' => [0 => ['clear' => '2026-02-28']]]));
+        $page = $this->browser->request('GET', $this->path('/week/back'));
+        $leeks = $page->filter('tr:contains("Pick leek") input[type=checkbox], tr:contains("Clear leek") input[type=checkbox]')
+            ->each(static fn ($box): string => (string) $box->attr('value'));
+        self::assertCount(2, $leeks);
+        foreach ([$leeks, array_reverse($leeks)] as $done) {
+            $this->post($this->path('/week/back'), ['done' => $done]);
+            self::assertResponseRedirects();
+            $leek = $this->snapshot()->plantings->all()[0];
+            self::assertSame([Standing::Cleared, 1], [$leek->standing, \count($leek->pieces)]);
+            self::assertEqualsCanonicalizing([Happening::Picked, Happening::Finished],
+                array_map(static fn (FieldNote $n): Happening => $n->what,
+                $this->snapshot()->notes));
+            $this->browser->followRedirect();
+            $this->browser->submitForm('Undo');
+        }
     }
 
     /** Read back by the library and valid, each job once; void when withdrawn, or when its maker has left. */
