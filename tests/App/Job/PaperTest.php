@@ -95,7 +95,7 @@ final class PaperTest extends AppCase
             self::assertSame([Standing::Cleared, 1], [$leek->standing, \count($leek->pieces)]);
             self::assertEqualsCanonicalizing([Happening::Picked, Happening::Finished],
                 array_map(static fn (FieldNote $n): Happening => $n->what,
-                $this->snapshot()->notes));
+                    $this->snapshot()->notes));
             $this->browser->followRedirect();
             $this->browser->submitForm('Undo');
         }
