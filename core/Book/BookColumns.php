@@ -25,7 +25,7 @@ final class BookColumns
             'rows' => 'rows in a bed of 75 cm', 'in_row_cm' => 'cm', 'sow_cm' => 'cm', 'depth_cm' => 'cm', 'seeds_per_spot' => 'number',
                 'plants_per_spot' => 'number', 'plants_per_seed_unit' => 'number',
             'germination' => 'share from 0.05 to 1', 'field_factor' => 'share from 0.05 to 1', 'thousand_seed_g' => 'g',
-                'tray_loss' => 'share from 0 to 0.9', 'cells_per_tray' => 'cells',
+                'tray_loss' => 'share from 0 to 0.9', 'cells_per_tray' => 'cells', 'container' => 'cells, blocks, chain or seedbed',
             'form' => 'words', 'unit' => 'a word, or 100 g', 'yield_per_m' => 'units of sale', 'packing_loss' => 'share from 0 to 0.9',
                 'keeping_days' => 'days', 'weekly_loss' => 'share a week', 'stored' => 'yes or no',
             'ground_field' => 'window such as 15 Mar to 20 Jul', 'ground_tunnel' => 'window such as 15 Mar to 20 Jul',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Book;
 
+use JollyFurrow\Crop\Container;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Feeding;
@@ -159,6 +160,7 @@ final readonly class BookReader
             $values->float('tray_loss', 0, 0.9),
             $values->int('cells_per_tray', 1, 600),
             $values->has('sow_cm') ? Length::fromCentimetres($values->float('sow_cm', 0.3, 300)) : null,
+            $values->has('container') ? $values->choice('container', Container::class) : Container::Cells,
         );
     }
 

@@ -27,6 +27,7 @@ final readonly class Stand
         public float $trayLoss,
         public int $cellsPerTray,
         public ?Length $sowing = null,
+        public Container $container = Container::Cells,
     ) {
     }
 
@@ -49,7 +50,7 @@ final readonly class Stand
     public function standing(int $rows, Length $inRow, int $seedsPerSpot, int $plantsPerSpot): self
     {
         return new self($rows, $inRow, $this->depth, $seedsPerSpot, $plantsPerSpot, $this->plantsPerSeedUnit, $this->germination,
-            $this->fieldFactor, $this->thousandSeedGrams, $this->trayLoss, $this->cellsPerTray);
+            $this->fieldFactor, $this->thousandSeedGrams, $this->trayLoss, $this->cellsPerTray, container: $this->container);
     }
 
     /** Plants that come up of one seed or seed ball in the bed. */

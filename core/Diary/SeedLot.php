@@ -20,7 +20,7 @@ final readonly class SeedLot
      */
     public function __construct(public string $key, public string $variety, public float $grams, public Day $counted, public int $year,
         public ?float $germination = null, public string $supplier = '', public ?float $packet = null, public ?int $cents = null,
-        public string $setting = '')
+        public string $setting = '', public Dressing $dressing = Dressing::None)
     {
     }
 }

@@ -92,6 +92,12 @@ final readonly class Job
         return array_sum(array_map(static fn (PlacedTask $p): float => $p->hours, $this->tasks));
     }
 
+    /** It asks for a count. */
+    public function asksForACount(): bool
+    {
+        return $this->kind->asksForACount() || null !== $this->first()->threshold;
+    }
+
     public function units(): float
     {
         return array_sum(array_map(static fn (PlacedTask $p): float => $p->task->units, $this->tasks));

@@ -6,13 +6,12 @@ namespace JollyFurrow\Nursery;
 
 use JollyFurrow\Measure\Volume;
 
-/** Potting mix for trays: one of 30 x 60 cm filled 4 cm deep holds about four litres, whatever its cells (own model). */
+/** Potting mix for trays, by what they hold. */
 final class PottingMix
 {
-    private const LITRES_A_TRAY = 4.0;
-
-    public static function for(float $trays): Volume
+    /** @param list<Trays> $all */
+    public static function for(array $all): Volume
     {
-        return Volume::fromLitres($trays * self::LITRES_A_TRAY);
+        return Volume::fromLitres(array_sum(array_map(static fn (Trays $t): float => $t->trays * $t->container->litresATray(), $all)));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Nursery;
 
+use JollyFurrow\Crop\Container;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Spacing;
@@ -33,7 +34,8 @@ final readonly class SeedNeed
         $cells = Method::Transplanted === $method ? self::cells($crop, $spacing) : null;
         $seeds = null === $cells ? self::inTheBed($crop, $spacing, $plants) : self::traySeeds($crop, $cells);
 
-        return new self($plants, $cells, null === $cells ? null : self::trays($crop, $cells), $seeds, self::grams($crop, $seeds));
+        return new self($plants, $cells, null === $cells || Container::Seedbed === $crop->stand->container ? null
+            : self::trays($crop, $cells), $seeds, self::grams($crop, $seeds));
     }
 
     private static function inTheBed(Crop $crop, Spacing $spacing, Working $plants): Working

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Nursery;
 
+use JollyFurrow\Crop\Container;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Spacing;
@@ -16,7 +17,7 @@ use JollyFurrow\Shelter\Benches;
 final readonly class Trays
 {
     private function __construct(public SeedNeed $need, public float $trays, public bool $areOnMat, public bool $areThinned,
-        private Crop $crop)
+        public Container $container, private Crop $crop)
     {
     }
 
@@ -27,7 +28,8 @@ final readonly class Trays
         $need = SeedNeed::of($crop, Method::Transplanted, Spacing::inBed($stand, $beds[$planting->pieces[0]->bed ?? '']->width
             ?? Length::fromMicrometres(Spacing::STANDARD_WIDTH), $planting->length()));
 
-        return new self($need, $need->trays->value ?? 0.0, $crop->tender, $stand->seedsPerSpot > $stand->plantsPerSpot, $crop);
+        return new self($need, $need->trays->value ?? 0.0, $crop->tender && Container::Seedbed !== $stand->container,
+            $stand->seedsPerSpot > $stand->plantsPerSpot, $stand->container, $crop);
     }
 
     /** Days until they are up: on the mat or the warm bench as warm as its day, on the cool bench at its mean. */

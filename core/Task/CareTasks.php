@@ -16,6 +16,9 @@ use JollyFurrow\Work\CareStep;
 final readonly class CareTasks implements TaskSource
 {
     private const WEED = ['weed-pass', 'rake-after-cut'];
+    /** Days after a count above the grower's threshold it is looked at again (common practice, no source). */
+    public const LOOK_AGAIN = 3;
+    private const MOST_LOOKS = 9;
 
     public function tasks(Site $site, Period $due): array
     {
@@ -38,6 +41,26 @@ final readonly class CareTasks implements TaskSource
             if ($due->contains($step->day)) {
                 $tasks[] = $this->task($site, $planting, $step, $steps);
             }
+            array_push($tasks, ...null === $step->rule?->threshold ? [] : $this->again($site, $planting, $step, $step->rule->threshold,
+                $due));
+        }
+
+        return $tasks;
+    }
+
+    /** @return list<Task> another look some days after each count that was too high */
+    private function again(Site $site, Planting $planting, CareStep $step, float $most, Period $due): array
+    {
+        $tasks = [];
+        $last = $site->counted($planting, $step->step);
+        for ($n = 1; null !== $last && $last->count > $most && $n <= self::MOST_LOOKS; ++$n) {
+            $day = $last->day->plus(self::LOOK_AGAIN);
+            $id = $step->step.'/again-'.$n;
+            $last = $site->counted($planting, $id);
+            if ($due->contains($day)) {
+                $tasks[] = $site->ofPlanting($planting, TaskKind::Care, $id, $day, hours: $step->hours, name: $step->name,
+                    tool: $step->tool, threshold: $most);
+            }
         }
 
         return $tasks;
@@ -55,7 +78,8 @@ final readonly class CareTasks implements TaskSource
 
         return $site->ofPlanting($planting, $kind, $step->step, $step->day, $isOver ? $step->day : null, $isOver,
             $step->hours * ($size?->hours() ?? 1.0), name: $step->name, tool: $tool, caution: Tools::caution($tool),
-            isTakenOver: null !== $this->next($step, $steps, $site->garden->today), weeds: $size, bears: $isDry ? Bears::Dry : Bears::Any);
+            isTakenOver: null !== $this->next($step, $steps, $site->garden->today), weeds: $size, bears: $isDry ? Bears::Dry : Bears::Any,
+            threshold: $step->rule?->threshold);
     }
 
     /**

@@ -89,10 +89,12 @@ final readonly class DayTasks implements TaskSource
             'heat/'.$day->iso(), $day)];
     }
 
-    /** @return list<Task> the day after */
+    /** @return list<Task> the day after a deluge or hail */
     private function storm(Site $site, Day $day): array
     {
-        return ($site->weather->measured->rain[$day->number - 1] ?? 0.0) < SoilDays::DELUGE_MM ? [] : [$site->ofPlace(TaskKind::AfterStorm,
+        $wasDeluge = ($site->weather->measured->rain[$day->number - 1] ?? 0.0) >= SoilDays::DELUGE_MM;
+
+        return !$wasDeluge && !$site->hailed($day->plus(-1)) ? [] : [$site->ofPlace(TaskKind::AfterStorm,
             About::Garden, '', 'after-storm/'.$day->iso(), $day)];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Task;
 
+use JollyFurrow\Crop\Container;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Stock;
@@ -26,8 +27,13 @@ final readonly class NurseryTasks implements TaskSource
     private const SHORT_IN_TRAY = 26;
     /** What stands longer than this in the nursery is potted on half way (common practice, no source). */
     private const POTTED_ON = 46;
+    /** A seedbed's shade is loosened in the third week and taken off in the fourth (common practice, no source). */
+    private const SHADE_LESS = 14;
+    private const SHADE_OFF = 21;
     /** Tubers are set to sprout so long before planting (common practice, no source). */
     private const SPROUTED = 28;
+    /** Hours it takes to put seed into water. */
+    private const SOAKING_HOURS = 0.1;
 
     public function tasks(Site $site, Period $due): array
     {
@@ -52,7 +58,7 @@ final readonly class NurseryTasks implements TaskSource
         $days = $stock->isSeed() ? [] : [1 => max(1, $crop->habits->stockAhead)];
         $days += Stock::Piece === $stock ? [2 => self::SPROUTED] : [];
         $isOut = Standing::Planned !== $planting->standing;
-        $tasks = [];
+        $tasks = $this->soaked($site, $planting, $isOut);
         foreach ($days as $n => $before) {
             $day = $planting->sow->plus(-$before);
             $tasks[] = $site->ofPlanting($planting, TaskKind::ReadyStock, 'stock/'.$n, $day, $isOut ? $day : null, $isOut,
@@ -60,6 +66,15 @@ final readonly class NurseryTasks implements TaskSource
         }
 
         return $tasks;
+    }
+
+    /** @return list<Task> seed put into water the day before, but never what is sold pelleted, primed or treated */
+    private function soaked(Site $site, Planting $planting, bool $isOut): array
+    {
+        $day = $planting->sow->plus(-1);
+
+        return !$site->isSoaked($planting) ? [] : [$site->ofPlanting($planting, TaskKind::ReadyStock, 'stock/3', $day, $isOut ? $day : null,
+            $isOut, self::SOAKING_HOURS, name: 'seed/soak', last: $planting->sow, cents: 0.0)];
     }
 
     /** @return list<Task> */
@@ -71,15 +86,18 @@ final readonly class NurseryTasks implements TaskSource
         $as = $site->started($planting);
         $up = $as->sow->plus($trays->daysUp($site->garden->settings->rules->benches));
         $hardens = $as->ground->since($as->sow) <= self::SHORT_IN_TRAY ? self::HARDENED_SOON : self::HARDENED;
-        $days = ['count-trays' => [TaskKind::CountTrays, $up->plus(self::COUNTED)],
-            'harden' => [TaskKind::Harden, $as->ground->plus(-$hardens)]];
+        $days = ['count-trays' => [TaskKind::CountTrays, $up->plus(self::COUNTED)]];
+        $days += Container::Seedbed === $trays->container ? ['shade-less' => [TaskKind::ShadeLess, $as->sow->plus(self::SHADE_LESS)],
+            'shade-off' => [TaskKind::ShadeOff, $as->sow->plus(self::SHADE_OFF)]]
+            : ['harden' => [TaskKind::Harden, $as->ground->plus(-$hardens)]];
         $days += $trays->areOnMat ? ['off-mat' => [TaskKind::OffMat, $up]] : [];
         $days += $trays->areThinned ? ['thin-trays' => [TaskKind::ThinTrays, $up->plus(self::THINNED)]] : [];
-        $days += $as->ground->since($as->sow) > self::POTTED_ON && $crop->tender ? ['pot-on' => [TaskKind::PotOn,
+        $days += $as->ground->since($as->sow) > self::POTTED_ON && $crop->tender
+            && Container::Seedbed !== $trays->container ? ['pot-on' => [TaskKind::PotOn,
             $as->sow->plus(intdiv($as->ground->since($as->sow), 2))]] : [];
         $tasks = [$site->ofPlanting($planting, TaskKind::SowTrays, 'sow', $planting->sow, $sown,
             [] === $site->noted($planting, Happening::Sown), last: $due->contains($planting->sow) ? $site->lastSowing($planting) : null,
-            trays: $trays->trays)];
+            name: Container::Cells === $trays->container ? '' : $trays->container->value, trays: $trays->trays)];
         foreach ($days as $step => [$kind, $day]) {
             if (!$as->ground->isBefore($day) && !$day->isBefore($as->sow)) {
                 $tasks[] = $site->ofPlanting($planting, $kind, $step, $day, $isOut ? $day : null, $isOut, last: self::upTo($as->ground,

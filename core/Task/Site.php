@@ -8,7 +8,10 @@ use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Diary\About;
 use JollyFurrow\Diary\Bears;
+use JollyFurrow\Diary\Dressing;
+use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
+use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
@@ -36,6 +39,8 @@ final readonly class Site
     private array $noted;
     /** @var array<string, bool> whether it is done, by task */
     private array $ticked;
+    /** @var array<string, Mark> the last with a count, by task */
+    private array $counted;
 
     public function __construct(public Garden $garden, public CropBook $crops, public RecipeBook $recipes, public TaskBook $book,
         public CareCalendar $care, public SoilDays $weather)
@@ -47,11 +52,13 @@ final readonly class Site
             $noted[$note->planting][$note->what->value][] = $note->day;
         }
         $this->noted = $noted;
-        $ticked = [];
+        $ticked = $counted = [];
         foreach ($garden->diary->marks as $mark) {
             $ticked[$mark->task->text()] = MarkKind::Done === $mark->kind;
+            null === $mark->count ?: $counted[$mark->task->text()] = $mark;
         }
         $this->ticked = $ticked;
+        $this->counted = $counted;
     }
 
     /** The same garden with only some of its plantings. */
@@ -79,6 +86,23 @@ final readonly class Site
     public function isTicked(Planting $planting, string $step): bool
     {
         return $this->ticked[TaskId::ofPlanting($planting->key, $step)->text()] ?? false;
+    }
+
+    /** What was counted at it; null: nothing was. */
+    public function counted(Planting $planting, string $step): ?Mark
+    {
+        return $this->counted[TaskId::ofPlanting($planting->key, $step)->text()] ?? null;
+    }
+
+    /** Somebody said that it hailed on that day. */
+    public function hailed(Day $day): bool
+    {
+        return $this->ticked[self::hail($day)->text()] ?? false;
+    }
+
+    public static function hail(Day $day): TaskId
+    {
+        return TaskId::of(About::Garden, '', 'hail/'.$day->iso());
     }
 
     /** Somebody ticks weed passes here. */
@@ -115,6 +139,15 @@ final readonly class Site
         return Day::of(max($planting->sow->number, $last ?? $planting->sow->number + self::WEEK));
     }
 
+    /** A crop whose seed is soaked, and no lot of it in the drawer that must not be. */
+    public function isSoaked(Planting $planting): bool
+    {
+        $variety = $this->crop($planting)->key;
+
+        return \in_array($planting->item, $this->book->soaked, true) && [] === array_filter($this->garden->diary->seedLots,
+            static fn (SeedLot $lot): bool => $lot->variety === $variety && Dressing::None !== $lot->dressing);
+    }
+
     /** Cents all of it brings. */
     public function worth(Planting $planting): float
     {
@@ -146,7 +179,7 @@ final readonly class Site
     public function ofPlanting(Planting $planting, TaskKind $kind, string $step, Day $due, ?Day $doneOn = null, bool $isImplied = false,
         ?float $hours = null, ?Day $first = null, ?Day $last = null, string $name = '', string $tool = '', string $caution = '',
         float $units = 0.0, float $trays = 0.0, ?float $cents = null, bool $isTakenOver = false, ?WeedSize $weeds = null,
-        ?Bears $bears = null): Task
+        ?Bears $bears = null, ?float $threshold = null): Task
     {
         $facts = $this->book->of($kind);
         $hours ??= $facts->hours($planting->length(), $trays, $units);
@@ -154,7 +187,7 @@ final readonly class Site
         return new Task(TaskId::ofPlanting($planting->key, $step), $kind, $name, $planting, $this->blockOf($planting),
             self::bedsOf($planting), $planting->length(), $due, $first ?? $due->plus(-$facts->early), $last ?? $due->plus($facts->wait),
             $hours, $bears ?? $facts->bears, $tool, $caution, $cents ?? $facts->missCosts * $this->worth($planting), $units > 0.0 ? $units
-            : $trays, $doneOn, $isImplied, $isTakenOver, $weeds);
+            : $trays, $doneOn, $isImplied, $isTakenOver, $weeds, $threshold);
     }
 
     /**

@@ -26,6 +26,7 @@ final readonly class Task
      * @param bool          $isImplied   nobody noted it, but what came after shows it
      * @param bool          $isTakenOver by the next of its kind: nobody did it in time
      * @param WeedSize|null $weeds       for a weed pass
+     * @param float|null    $threshold   it asks for a count, and more than this is acted on
      */
     public function __construct(
         public TaskId $id,
@@ -48,6 +49,7 @@ final readonly class Task
         public bool $isImplied = false,
         public bool $isTakenOver = false,
         public ?WeedSize $weeds = null,
+        public ?float $threshold = null,
     ) {
     }
 }

@@ -10,8 +10,9 @@ final readonly class TaskBook
     /**
      * @param array<string, TaskFacts> $facts  by kind, every kind
      * @param list<YearlyJob>          $yearly
+     * @param list<string>             $soaked items whose seed is soaked before it is sown
      */
-    public function __construct(private array $facts, public array $yearly)
+    public function __construct(private array $facts, public array $yearly, public array $soaked = [])
     {
     }
 

@@ -16,6 +16,9 @@ enum TaskKind: string
     case CountTrays = 'count-trays';
     case ThinTrays = 'thin-trays';
     case PotOn = 'pot-on';
+    /** Of a seedbed in the open. */
+    case ShadeLess = 'shade-less';
+    case ShadeOff = 'shade-off';
     case Harden = 'harden';
     case PlantOut = 'plant-out';
     case SowBed = 'sow-bed';
@@ -78,7 +81,7 @@ enum TaskKind: string
     public function isInNursery(): bool
     {
         return \in_array($this, [self::SowTrays, self::OffMat, self::CountTrays, self::ThinTrays, self::PotOn, self::Harden,
-            self::ReadyStock], true);
+            self::ReadyStock, self::ShadeLess, self::ShadeOff], true);
     }
 
     public function asksForACount(): bool

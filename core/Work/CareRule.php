@@ -29,6 +29,7 @@ final readonly class CareRule
      * @param bool          $isOnBareSoil     it works the soil, so not where film, fabric or straw lies on it
      * @param bool          $isOfGrowingWeeds only in weeks warm enough for weeds to grow
      * @param bool          $isChoice         growers do it or leave it, planting by planting
+     * @param float|null    $threshold        a count above it is acted on; null: nothing is counted
      */
     public function __construct(
         public string $key,
@@ -52,6 +53,7 @@ final readonly class CareRule
         public bool $isOnBareSoil = false,
         public bool $isOfGrowingWeeds = false,
         public bool $isChoice = false,
+        public ?float $threshold = null,
     ) {
     }
 

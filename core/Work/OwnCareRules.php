@@ -23,6 +23,7 @@ final class OwnCareRules
     {
         return array_map(static fn (OwnCare $care): CareRule => new CareRule('own-'.$care->key, $care->words,
             CarePoint::from($care->from), $care->after, 0.0, $care->every, $care->goesOn ? self::GOES_ON : self::UNTIL_READY,
-            [$care->crop], [], [], [], 0, $care->hours, 'hands', Source::garden()), $own);
+            [$care->crop], [], [], [], 0, $care->hours, 'hands', Source::garden(),
+            threshold: $care->threshold), $own);
     }
 }

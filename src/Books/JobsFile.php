@@ -39,11 +39,12 @@ final readonly class JobsFile
             $yearly[] = new YearlyJob((string) $key, $node->text('words', 80), $node->monthDay('on'), $node->float('hours', 0, 100),
                 $node->choice('bears', Bears::class), $node->int('wait', 0, 90));
         }
+        $soaked = $root->texts('soaked', 100, 60);
         if ($faults->areThere()) {
             throw UnusableFile::with($faults);
         }
 
-        return new TaskBook($facts, $yearly);
+        return new TaskBook($facts, $yearly, $soaked);
     }
 
     private static function facts(Node $node): TaskFacts

@@ -8,6 +8,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Diary\About;
 use JollyFurrow\Diary\Bears;
 use JollyFurrow\Diary\Diary;
+use JollyFurrow\Diary\Dressing;
 use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Diary\OwnCare;
@@ -39,10 +40,11 @@ final class DiaryFile
                 static fn (mixed $v): bool => null !== $v && '' !== $v), $diary->ownJobs),
             'own_care' => array_map(static fn (OwnCare $c): array => array_filter(['key' => $c->key, 'crop' => $c->crop,
                 'words' => $c->words, 'from' => $c->from, 'after' => $c->after, 'every' => $c->every, 'goes_on' => $c->goesOn,
-                'hours_per_100m' => $c->hours], static fn (mixed $v): bool => null !== $v), $diary->ownCare),
+                'hours_per_100m' => $c->hours, 'threshold' => $c->threshold], static fn (mixed $v): bool => null !== $v), $diary->ownCare),
             'seed_lots' => array_map(static fn (SeedLot $l): array => array_filter(['key' => $l->key, 'variety' => $l->variety,
                 'grams' => $l->grams, 'counted' => $l->counted->iso(), 'year' => $l->year, 'germination' => $l->germination,
-                'supplier' => $l->supplier, 'packet_g' => $l->packet, 'cents' => $l->cents, 'setting' => $l->setting],
+                'supplier' => $l->supplier, 'packet_g' => $l->packet, 'cents' => $l->cents, 'setting' => $l->setting,
+                'dressing' => Dressing::None === $l->dressing ? null : $l->dressing->value],
                 static fn (mixed $v): bool => null !== $v && '' !== $v), $diary->seedLots),
             'marks' => array_map(static fn (Mark $m): array => array_filter([$m->task->about->value => About::Garden === $m->task->about
                 ? true : $m->task->of, 'step' => $m->task->step, 'is' => $m->kind->value, 'day' => $m->day->iso(),
@@ -113,7 +115,9 @@ final class DiaryFile
 
         return new OwnCare($node->text('key', 36, self::KEY, 'a key of its own'), $crop, $node->text('words', 80),
             $node->choice('from', CarePoint::class)->value, $node->int('after', -60, 400), $node->has('every') ? $node->int('every', 1,
-                120) : null, $node->bool('goes_on'), $node->float('hours_per_100m', 0, 100));
+                120) : null, $node->bool('goes_on'), $node->float('hours_per_100m', 0, 100), $node->has('threshold')
+                    ? $node->float('threshold', 0,
+                        1_000_000) : null);
     }
 
     private static function lot(Node $node, CropBook $book): SeedLot
@@ -127,7 +131,8 @@ final class DiaryFile
             $node->day('counted'), $node->int('year', Limits::FIRST_YEAR, Limits::LAST_YEAR), $node->has('germination')
             ? $node->float('germination', 0, 1) : null, $node->has('supplier') ? $node->text('supplier', 80) : '', $node->has('packet_g')
             ? $node->float('packet_g', 0.001, 1_000_000) : null, $node->has('cents') ? $node->int('cents', 0, 100_000_000) : null,
-            $node->has('setting') ? $node->text('setting', 120) : '');
+            $node->has('setting') ? $node->text('setting', 120) : '', $node->has('dressing') ? $node->choice('dressing', Dressing::class)
+                : Dressing::None);
     }
 
     /** @param array<string, list<string>> $known */

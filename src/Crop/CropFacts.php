@@ -191,6 +191,7 @@ final class CropFacts
                     Quantity::of($s->thousandSeedGrams / 1000, Unit::Gram), 'thousand_seed_g'),
             new Fact('Lost in the nursery', Quantity::of($s->trayLoss, Unit::Share), 'tray_loss'),
             new Fact('Cells per tray', (string) $s->cellsPerTray, 'cells_per_tray'),
+            new Fact('Raised in', $s->container, 'container'),
         ];
     }
 

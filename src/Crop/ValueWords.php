@@ -32,7 +32,7 @@ final class ValueWords
             'stock' => 'Grown from', 'stock_ahead_days' => 'Stock cut or started before, days', 'seeds_per_spot' => 'Seeds per spot',
             'plants_per_spot' => 'Plants left at each spot', 'plants_per_seed_unit' => 'Plants per seed unit',
             'germination' => 'Germination', 'field_factor' => 'Field factor', 'thousand_seed_g' => 'A thousand weigh, g',
-            'tray_loss' => 'Lost in the nursery', 'cells_per_tray' => 'Cells per tray'],
+            'tray_loss' => 'Lost in the nursery', 'cells_per_tray' => 'Cells per tray', 'container' => 'Raised in'],
         'Season and place' => ['ground_field' => 'Into the ground, open field', 'ground_tunnel' => 'Into the ground, unheated tunnel',
             'ground_heated' => 'Into the ground, heated', 'recipe' => 'Preparation recipe', 'feeding' => 'Feeding', 'ph' => 'pH',
             'rotation' => 'Rotates with', 'isolation_m' => 'From other varieties in flower, m',

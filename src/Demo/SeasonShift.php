@@ -80,7 +80,7 @@ final class SeasonShift
                     $j->first->plus($days), $j->every, $j->last?->plus($days)), $g->diary->ownJobs), $g->diary->ownCare,
                 array_map(static fn (SeedLot $l): SeedLot => new SeedLot($l->key, $l->variety, $l->grams,
                     $l->counted->plus($days), $l->year + intdiv($days, 365), $l->germination, $l->supplier, $l->packet, $l->cents,
-                    $l->setting),
+                    $l->setting, $l->dressing),
                     $g->diary->seedLots)),
         );
     }

@@ -9,6 +9,7 @@ use Doctrine\DBAL\Connection;
 use JollyFurrow\Diary\About;
 use JollyFurrow\Diary\Bears;
 use JollyFurrow\Diary\Diary;
+use JollyFurrow\Diary\Dressing;
 use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Diary\OwnCare;
@@ -97,7 +98,8 @@ final readonly class DiaryRows
     private function ownCare(string $gardenId): array
     {
         return array_map(static fn (Row $r): OwnCare => new OwnCare($r->text('key_name'), $r->text('crop'), $r->text('words'),
-            $r->text('counted_from'), $r->int('after_days'), $r->optionalInt('every'), 1 === $r->int('goes_on'), $r->float('hours')),
+            $r->text('counted_from'), $r->int('after_days'), $r->optionalInt('every'), 1 === $r->int('goes_on'), $r->float('hours'),
+            $r->optionalFloat('threshold')),
             $this->rows('SELECT * FROM own_care WHERE garden_id = ? ORDER BY id', $gardenId));
     }
 
@@ -106,7 +108,7 @@ final readonly class DiaryRows
     {
         return array_map(static fn (Row $r): SeedLot => new SeedLot($r->text('key_name'), $r->text('variety'), $r->float('grams'),
             $r->day('counted'), $r->int('year'), $r->optionalFloat('germination'), $r->text('supplier'), $r->optionalFloat('packet'),
-            $r->optionalInt('cents'), $r->text('setting')),
+            $r->optionalInt('cents'), $r->text('setting'), Dressing::from($r->text('dressing'))),
             $this->rows('SELECT * FROM seed_lot WHERE garden_id = ? ORDER BY id', $gardenId));
     }
 

@@ -29,6 +29,8 @@ class OwnCareRecord extends GardenRow
     private bool $goesOn;
     #[ORM\Column]
     private float $hours;
+    #[ORM\Column(nullable: true)]
+    private ?float $threshold;
 
     public function __construct(string $gardenId, OwnCare $care)
     {
@@ -41,5 +43,6 @@ class OwnCareRecord extends GardenRow
         $this->every = $care->every;
         $this->goesOn = $care->goesOn;
         $this->hours = $care->hours;
+        $this->threshold = $care->threshold;
     }
 }

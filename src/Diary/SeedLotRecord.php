@@ -6,6 +6,7 @@ namespace App\Diary;
 
 use App\Rows\GardenRow;
 use Doctrine\ORM\Mapping as ORM;
+use JollyFurrow\Diary\Dressing;
 use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Time\Day;
 
@@ -34,6 +35,8 @@ class SeedLotRecord extends GardenRow
     private ?int $cents;
     #[ORM\Column(length: 120)]
     private string $setting;
+    #[ORM\Column(length: 8, enumType: Dressing::class)]
+    private Dressing $dressing;
 
     public function __construct(string $gardenId, SeedLot $lot)
     {
@@ -53,5 +56,6 @@ class SeedLotRecord extends GardenRow
         $this->packet = $lot->packet;
         $this->cents = $lot->cents;
         $this->setting = $lot->setting;
+        $this->dressing = $lot->dressing;
     }
 }

@@ -21,11 +21,12 @@ final class OwnCareData
     public ?int $every = null;
     public bool $goesOn = false;
     public int $minutes = 30;
+    public ?float $threshold = null;
 
     /** @param float $bed metres the minutes are for */
     public function care(string $key, float $bed): OwnCare
     {
         return new OwnCare($key, $this->crop, $this->words, $this->from->value, $this->after, $this->every, $this->goesOn,
-            round($this->minutes / 60 * 100 / $bed, 3));
+            round($this->minutes / 60 * 100 / $bed, 3), $this->threshold);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Hands;
 
 use App\Form\CaseType;
 use App\Form\CountType;
+use App\Form\NumberType;
 use JollyFurrow\Work\CarePoint;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\CheckboxType;
@@ -28,6 +29,8 @@ final class OwnCareType extends AbstractType
             ->add('every', CountType::class, ['label' => 'Again every so many days', 'required' => false, 'least' => 1, 'most' => 120,
                 'help' => 'empty: once'])
             ->add('goesOn', CheckboxType::class, ['label' => 'while it is harvested too', 'required' => false])
+            ->add('threshold', NumberType::class, ['label' => 'Something is counted; act above', 'required' => false,
+                'help' => 'empty: nothing is counted'])
             ->add('minutes', CountType::class, ['label' => 'Minutes a bed', 'most' => 2000, 'help' => 'of the usual length']);
     }
 

@@ -47,7 +47,7 @@ final readonly class JobChanges
 
     public function __construct(private Sites $sites, private ChangeLog $log, private PlantingKeeper $plantings, private DiaryKeeper $diary,
         private CropBook $crops, private RecipeBook $recipes, private Connection $connection, private NoteConsequence $consequence,
-        private JobWords $words)
+        private JobWords $words, private CountWords $counts)
     {
     }
 
@@ -106,7 +106,7 @@ final readonly class JobChanges
             [$garden, $noted, $marked] = $this->worked($garden, $doing, $placed);
             array_push($notes, ...$noted);
             array_push($marks, ...$marked);
-            $words[] = $this->words->done($site, $doing, $placed).'.';
+            $words[] = $this->words->done($site, $doing, $placed).'.'.$this->counts->of($site, $doing, $placed[0]);
         }
 
         return implode(' ', $words).$this->stored($gardenId, $site, $garden, $notes, $marks);

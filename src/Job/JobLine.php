@@ -76,7 +76,8 @@ final readonly class JobLine
         $isSown = Method::Sown === $job->first()->planting?->method;
 
         return match ($job->kind) {
-            TaskKind::SowTrays => [Quantity::of($sum(static fn (Carry $c): float => $c->need->trays->value ?? 0.0), Unit::Tray),
+            TaskKind::SowTrays => null === $first->need->trays ? [$plants, ',', self::apart($first->depth), 'deep,', $grams]
+                : [Quantity::of($sum(static fn (Carry $c): float => $c->need->trays->value ?? 0.0), Unit::Tray),
                 'of '.$first->cellsPerTray, ',', $grams],
             TaskKind::PlantOut => [$plants, 'on', $length, ',', $rows, 'at', self::apart($first->sowing), ...self::verdict($job, $site)],
             default => [$length, ',', $rows, ',', self::apart($first->sowing), 'apart,', self::apart($first->depth), 'deep,', $isSown

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Job;
 
 use App\Wording\Sayer;
+use JollyFurrow\Crop\Container;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Job\Job;
@@ -32,6 +33,7 @@ final readonly class JobWords
     {
         return match ($task->kind) {
             TaskKind::Prepare, TaskKind::Care, TaskKind::Yearly, TaskKind::Own, TaskKind::Paths => $task->name,
+            TaskKind::SowTrays => $this->translator->trans('sow-verb.'.('' === $task->name ? Container::Cells->value : $task->name)),
             TaskKind::Weed => null === $task->weeds || !str_starts_with($task->name, 'Weed pass') ? $task->name
                 : $this->translator->trans('weed-verb.'.$task->weeds->value, ['tool' => $task->tool]),
             TaskKind::ReadyStock, TaskKind::CoverOn, TaskKind::CoverOff,

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Job;
 
+use App\Diary\DiaryKeeper;
+use App\Log\ChangeLog;
 use App\Shared\Page;
+use App\Shared\Role;
 use App\Shared\Visit;
 use JollyFurrow\Bench\BenchLoad;
+use JollyFurrow\Diary\Mark;
+use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Job\Job;
 use JollyFurrow\Job\JobGroup;
 use JollyFurrow\Job\Relief;
@@ -60,6 +65,25 @@ final class WeekController extends Page
             'weather' => WeatherWords::of($site, $week),
             'full' => BenchLoad::of($site->garden, $site->crops, self::BENCH_WEEKS)->full(),
         ], 'week');
+    }
+
+    /** It hailed today: leaves and fruit are looked at tomorrow. */
+    #[Route('/g/{garden}/week/hail', name: 'week_hail', methods: ['POST'], defaults: ['_least' => Role::Hand->value])]
+    public function hail(Visit $visit, ChangeLog $log, DiaryKeeper $diary): Response
+    {
+        $site = $this->sites->of($visit->gardenId);
+        $today = $site->garden->today;
+        if ($site->hailed($today)) {
+            $this->addFlash('done', 'The hail of today is noted already.');
+
+            return $this->seeOther('week', ['garden' => $visit->gardenId]);
+        }
+        $words = 'Hail on '.$this->sayer->shortDay($today);
+        $log->record($visit->gardenId, $visit->accountId, $words, static fn () => $diary->mark($visit->gardenId,
+            [new Mark(Site::hail($today), MarkKind::Done, $today)]));
+
+        return $this->kept($visit, $words.': a look at the beds is on the list for tomorrow.',
+            $this->generateUrl('week', ['garden' => $visit->gardenId]));
     }
 
     /**

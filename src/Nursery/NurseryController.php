@@ -15,6 +15,7 @@ use JollyFurrow\Bench\BenchLoad;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Nursery\PottingMix;
+use JollyFurrow\Nursery\Trays;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Shelter\TrayRoom;
@@ -58,12 +59,12 @@ final class NurseryController extends Page
     {
         $load = BenchLoad::of($garden, $this->crops);
         $trays = InTrays::all($garden, $this->crops);
-        $sowing = array_sum(array_map(static fn (InTrays $t): float => Standing::Planned === $t->planting->standing ? $t->trays->trays
-            : 0.0,
-            $trays));
+        $filled = array_values(array_filter($trays, static fn (InTrays $t): bool => Standing::Planned === $t->planting->standing));
+        $sowing = array_sum(array_map(static fn (InTrays $t): float => $t->trays->trays, $filled));
 
         return $this->page($request, 'nursery/nursery.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $this->crops,
-            'load' => $load, 'chart' => BenchChart::of($load), 'trays' => $trays, 'sowing' => $sowing, 'mix' => PottingMix::for($sowing),
+            'load' => $load, 'chart' => BenchChart::of($load), 'trays' => $trays, 'sowing' => $sowing,
+                'mix' => PottingMix::for(array_map(static fn (InTrays $t): Trays => $t->trays, $filled)),
             'mends' => null === $load->full() ? [] : BenchMends::of($garden, $this->crops, $load->full()),
             'ids' => $this->snapshot->plantingIds($visit->gardenId), 'entry' => $entry], 'nursery', $entry->isGood() ? Response::HTTP_OK
             : Response::HTTP_UNPROCESSABLE_ENTITY);

@@ -133,6 +133,18 @@ final class SeedController extends Page
             ?? throw $this->createNotFoundException('There is no such lot.');
     }
 
+    /** @return array<string, string> what is sown in beds, by key */
+    private function names(): array
+    {
+        $names = [];
+        foreach ($this->crops->all() as $crop) {
+            $names += $crop->isFurtherVariety() || !$crop->habits->stock->isSeed() ? [] : [$crop->key => $crop->name];
+        }
+        asort($names);
+
+        return ['' => ''] + $names;
+    }
+
     /** @param FormInterface<mixed> $form */
     private function show(Request $request, Visit $visit, Garden $garden, ?SeedLot $lot, FormInterface $form): Response
     {
@@ -142,7 +154,8 @@ final class SeedController extends Page
         return $this->page($request, 'seed/seed.html.twig', ['visit' => $visit, 'garden' => $garden, 'seeds' => $all, 'orders' => $orders,
             'costs' => array_sum(array_map(static fn (VarietySeed $s): int => ($s->cents ?? 0) * $s->packets,
                 array_merge(...array_values($orders ?: [[]])))),
-            'rate' => RateAsked::of(new Entry($request->query->all()), $garden), 'lot' => $lot, 'form' => $form->createView()], 'seed',
+            'rate' => RateAsked::of(new Entry($request->query->all()), $garden, $this->crops),
+            'names' => $this->names(), 'lot' => $lot, 'form' => $form->createView()], 'seed',
             $form->isSubmitted() ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK);
     }
 }

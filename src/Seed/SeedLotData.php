@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Seed;
 
+use JollyFurrow\Diary\Dressing;
 use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Measure\Mass;
 use JollyFurrow\Measure\Money;
@@ -28,6 +29,7 @@ final class SeedLotData
     public ?Money $price = null;
     #[Assert\Length(max: 120, maxMessage: 'At most {{ limit }} characters fit here.')]
     public string $setting = '';
+    public Dressing $dressing = Dressing::None;
 
     public static function of(SeedLot $lot): self
     {
@@ -41,6 +43,7 @@ final class SeedLotData
         $data->packet = null === $lot->packet ? null : Mass::fromGrams($lot->packet);
         $data->price = null === $lot->cents ? null : Money::fromCents($lot->cents);
         $data->setting = $lot->setting;
+        $data->dressing = $lot->dressing;
 
         return $data;
     }
@@ -51,6 +54,6 @@ final class SeedLotData
 
         return new SeedLot($key, $this->variety, $this->amount->grams ?? 0.0, $this->counted ?? $today, $this->year ?? $today->year(),
             $this->germination?->value, $this->supplier, null !== $packet && $packet > 0.0 ? $packet : null, $this->price?->cents,
-            $this->setting);
+            $this->setting, $this->dressing);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Seed;
 
+use App\Form\CaseType;
 use App\Form\CountType;
 use App\Form\DayType;
 use App\Form\MassType;
@@ -11,6 +12,7 @@ use App\Form\MoneyType;
 use App\Form\ShareType;
 use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Diary\Dressing;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
@@ -41,6 +43,8 @@ final class SeedLotType extends AbstractType
             ->add('counted', DayType::class, ['label' => 'Counted on', 'help' => 'what is sown from then on is taken off'])
             ->add('year', CountType::class, ['label' => 'Year', 'required' => false, 'least' => self::OLDEST, 'most' => self::NEWEST])
             ->add('germination', ShareType::class, ['label' => 'Your germination test', 'required' => false, 'help' => 'empty: not tested'])
+            ->add('dressing', CaseType::class, ['label' => 'Sold as', 'class' => Dressing::class,
+                'empty_data' => Dressing::None->value, 'help' => 'only plain seed is soaked'])
             ->add('supplier', TextType::class, ['label' => 'Supplier', 'required' => false, 'empty_data' => ''])
             ->add('packet', MassType::class, ['label' => 'Packet', 'required' => false, 'help' => 'what it is sold in'])
             ->add('price', MoneyType::class, ['label' => 'A packet costs, '.$this->sayer->formatter()->currency, 'required' => false])

@@ -371,6 +371,13 @@ final readonly class WordsExtension
         return $this->measure(Quantity::of($share, Unit::Share));
     }
 
+    /** "2.5 times" */
+    #[AsTwigFilter('times')]
+    public function times(float $times): string
+    {
+        return number_format($times, $times < 10 ? 1 : 0, '.', '').' times';
+    }
+
     /** "97.3 %" */
     #[AsTwigFilter('percent_fine', isSafe: ['html'])]
     public function percentFine(float $share): string

@@ -225,4 +225,14 @@ return [
     ['seed: packets are rounded up', 'core/Seed/SeedBalance.php', '(int) ceil($short / $packet - 1e-9)', '(int) floor($short / $packet)',
         'SeedBalanceTest'],
     ['seed: of bed or of row', 'core/Seed/SeedRate.php', '$each * $times * $rows', '$each * $times', 'SeedBalanceTest'],
+    // The week, once more.
+    ['own count above the threshold', 'core/Task/CareTasks.php', '$last->count > $most', '$last->count >= $most', 'SourcesTest'],
+    ['own count, look again', 'core/Task/CareTasks.php', 'LOOK_AGAIN = 3', 'LOOK_AGAIN = 4', 'SourcesTest'],
+    ['hail of yesterday', 'core/Task/DayTasks.php', '!$site->hailed($day->plus(-1))', '!$site->hailed($day)', 'SourcesTest'],
+    ['soaked the day before', 'core/Task/NurseryTasks.php', '$day = $planting->sow->plus(-1);', '$day = $planting->sow;', 'SourcesTest'],
+    ['soaked: pelleted seed is not', 'core/Task/Site.php', 'Dressing::None !== $lot->dressing', 'Dressing::None === $lot->dressing',
+        'SourcesTest'],
+    ['shade of a seedbed', 'core/Task/NurseryTasks.php', 'SHADE_OFF = 21', 'SHADE_OFF = 22', 'SourcesTest'],
+    ['a seedbed takes no trays', 'core/Nursery/SeedNeed.php', 'Container::Seedbed === $crop', 'Container::Seedbed !== $crop',
+        'SourcesTest'],
 ];

@@ -16,7 +16,7 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends AppCase
 {
     /** Forms a hand may send. */
-    private const FOR_HANDS = '#/(note|station|take-back|jobs/do|calendar.*|week/back)$#';
+    private const FOR_HANDS = '#/(note|station|take-back|jobs/do|calendar.*|week/back|week/hail)$#';
 
     public function testAStrangerFindsNothingInAGarden(): void
     {
@@ -66,7 +66,8 @@ final class AccessTest extends AppCase
         }
         sort($may);
 
-        self::assertSame(['/calendar', '/calendar/withdraw', '/jobs/do', '/planting/*/note', '/station', '/week/back'], $may);
+        self::assertSame(['/calendar', '/calendar/withdraw', '/jobs/do', '/planting/*/note', '/station', '/week/back',
+            '/week/hail'], $may);
     }
 
     /** Nothing is offered to a hand that it could not send. */

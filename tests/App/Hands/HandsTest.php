@@ -6,6 +6,7 @@ namespace App\Tests\Hands;
 
 use App\Tests\Support\AppCase;
 use JollyFurrow\Diary\Bears;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
 
 /** Who works here, and jobs and care of one's own: kept, changed, deleted, taken back. */
@@ -74,5 +75,31 @@ final class HandsTest extends AppCase
         self::assertStringContainsString('Trim the leaves', $this->text(), '250 days after 26 June is 3 March');
         $this->post($this->path('/own-jobs/care/delete'), ['care' => 'c1']);
         self::assertSame([], $this->snapshot()->diary->ownCare);
+    }
+
+    /** Twelve where ten are borne: said with the tick, kept in the file, asked again three days on. */
+    public function testACountAboveOnesOwnThreshold(): void
+    {
+        $this->post($this->path('/own-jobs/care'), ['crop' => 'leek', 'words' => 'Count thrips', 'after' => '250', 'from' => 'ground',
+            'every' => '', 'minutes' => '10', 'threshold' => '10']);
+        self::assertSame(10.0, $this->snapshot()->diary->ownCare[0]->threshold);
+        self::assertStringContainsString('"threshold": 10', $this->exported());
+        $leek = array_values(array_filter($this->snapshot()->plantings->all(), static fn (Planting $p): bool => 'leek' === $p->item))[0];
+        $this->post($this->path('/jobs/do'), ['t' => ['planting:own-c1/1:'.$leek->key], 'do' => 'done', 'count' => '12']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('12 is above your 10', $this->text());
+        self::assertStringContainsString('look again on', $this->text());
+    }
+
+    public function testHailIsNotedOnceAndTakenBack(): void
+    {
+        $this->post($this->path('/week/hail'), []);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Look after the storm', $this->text());
+        $this->browser->submitForm('Undo');
+        self::assertSame([], $this->snapshot()->diary->marks);
+        $this->post($this->path('/week/hail'), []);
+        $this->post($this->path('/week/hail'), []);
+        self::assertCount(1, $this->snapshot()->diary->marks);
     }
 }

@@ -63,6 +63,9 @@ final class SeedTest extends AppCase
         $this->browser->request('GET', $this->path('/seed?each=15&bed=10+m&rows=4'));
         self::assertStringContainsString('150 seeds', $this->text());
         self::assertStringContainsString('600 seeds', $this->text());
+        self::assertStringNotContainsString('many times the stand', $this->text());
+        $this->browser->request('GET', $this->path('/seed?crop=carrot&each=2000&bed=10+m&rows=4'));
+        self::assertStringContainsString('many times the stand: check the rate', $this->text());
     }
 
     public function testTheRoomOfTheNursery(): void

@@ -22,6 +22,13 @@ final class Book
         return self::$book ??= (new BookReader())->read(self::rows());
     }
 
+    /** The book with one value of one crop another. */
+    public static function with(string $crop, string $value, string $is): CropBook
+    {
+        return (new BookReader())->read([...array_values(array_filter(self::rows(), static fn (array $r): bool => [$crop, $value]
+            !== [$r['crop'], $r['value']])), ['crop' => $crop, 'value' => $value, 'is' => $is, 'source' => 'garden', 'note' => '']]);
+    }
+
     /** @return list<string> */
     public static function soldKeys(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Support;
 
 use JollyFurrow\Climate\DailyRecord;
+use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Diary\Bears;
 use JollyFurrow\Diary\TaskId;
@@ -29,8 +30,12 @@ use JollyFurrow\Working\Source;
 /** Work of known sizes, without the application. */
 final class Work
 {
-    /** One hour whatever its size, two days early, four to wait; half of the harvest at stake. */
-    public static function book(): TaskBook
+    /**
+     * One hour whatever its size, two days early, four to wait; half of the harvest at stake.
+     *
+     * @param list<string> $soaked
+     */
+    public static function book(array $soaked = []): TaskBook
     {
         $facts = [];
         foreach (TaskKind::cases() as $kind) {
@@ -38,7 +43,7 @@ final class Work
                 : Bears::Any, 1.0, 0.0, 0.0, 0.0, 2, 4, 0.5, Source::practice());
         }
 
-        return new TaskBook($facts, [new YearlyJob('sharpen', 'Sharpen', MonthDay::parse('02-10'), 3.0, Bears::Roof, 28)]);
+        return new TaskBook($facts, [new YearlyJob('sharpen', 'Sharpen', MonthDay::parse('02-10'), 3.0, Bears::Roof, 28)], $soaked);
     }
 
     /** @return list<CareRule> a weed pass ten days after emergence and every twelve, and strings once */
@@ -52,9 +57,12 @@ final class Work
         ];
     }
 
-    public static function site(Garden $garden, ?SoilDays $weather = null): Site
+    /** @param list<string> $soaked */
+    public static function site(Garden $garden, ?SoilDays $weather = null, array $soaked = [], ?CropBook $crops = null): Site
     {
-        return new Site($garden, Book::crops(), Book::recipes(), self::book(), new CareCalendar($garden, Book::crops(), Book::recipes(),
+        $crops ??= Book::crops();
+
+        return new Site($garden, $crops, Book::recipes(), self::book($soaked), new CareCalendar($garden, $crops, Book::recipes(),
             self::care()), $weather ?? SoilDays::unknown());
     }
 

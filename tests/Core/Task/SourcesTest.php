@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Task;
 
+use JollyFurrow\Bench\BenchLoad;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Diary\About;
 use JollyFurrow\Diary\Bears;
 use JollyFurrow\Diary\Diary;
+use JollyFurrow\Diary\Dressing;
 use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Diary\OwnCare;
 use JollyFurrow\Diary\OwnJob;
+use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Job\Job;
@@ -24,11 +27,13 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Shelter\Purpose;
+use JollyFurrow\Task\Site;
 use JollyFurrow\Task\SoilDays;
 use JollyFurrow\Task\Task;
 use JollyFurrow\Task\TaskKind;
 use JollyFurrow\Task\TaskList;
 use JollyFurrow\Task\WeedSize;
+use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Work;
 use JollyFurrow\Time\Day;
@@ -189,6 +194,74 @@ final class SourcesTest extends TestCase
 
         self::assertSame(['2026-07-21'], $days(30.0));
         self::assertSame([], $days(29.9));
+    }
+
+    public function testAfterHailALookTheNextDay(): void
+    {
+        $garden = LittleGarden::timed('2026-07-21')->keeping(new Diary([new Mark(Site::hail(Day::parse('2026-07-20')), MarkKind::Done,
+            Day::parse('2026-07-20'))]));
+        $storms = array_filter(TaskList::usual()->of(Work::site($garden), Period::between(Day::parse('2026-07-15'),
+            Day::parse('2026-07-25'))), static fn (Task $t): bool => TaskKind::AfterStorm === $t->kind);
+
+        self::assertSame(['2026-07-21'], array_map(static fn (Task $t): string => $t->due->iso(), array_values($storms)));
+    }
+
+    /** Twelve where ten are borne: looked at again after three days; ten: not. A second high count asks once more. */
+    public function testACountAboveOnesOwnThreshold(): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
+        $days = function (array $counts) use ($lettuce): array {
+            $marks = [];
+            foreach ($counts as $step => [$day, $count]) {
+                $marks[] = new Mark(TaskId::ofPlanting($lettuce->key, $step), MarkKind::Done, Day::parse($day), count: $count);
+            }
+            $tasks = $this->tasks(LittleGarden::timed('2026-05-20', [$lettuce])->keeping(new Diary($marks, ownCare: [new OwnCare('c1',
+                'lettuce-head', 'Count lice', 'ground', 7, null, false, 1.0, 10.0)])));
+
+            return array_map(static fn (Task $t): string => $t->due->iso().' '.$t->threshold, array_filter($tasks,
+                static fn (Task $t): bool => str_starts_with($t->id->step, 'own-c1')));
+        };
+
+        self::assertSame(['own-c1/1' => '2026-05-06 10'], $days(['own-c1/1' => ['2026-05-07', 10.0]]));
+        self::assertSame(['own-c1/1' => '2026-05-06 10', 'own-c1/1/again-1' => '2026-05-10 10'],
+            $days(['own-c1/1' => ['2026-05-07', 12.0]]));
+        self::assertSame(['own-c1/1', 'own-c1/1/again-1', 'own-c1/1/again-2'], array_keys($days(['own-c1/1' => ['2026-05-07', 12.0],
+            'own-c1/1/again-1' => ['2026-05-10', 11.0]])));
+    }
+
+    /** Put into water the day before, but for seed that was sold pelleted. */
+    public function testSeedIsSoakedUnlessItIsPelleted(): void
+    {
+        $radish = LittleGarden::radish('2026-05-04');
+        $steps = static function (Dressing $dressing) use ($radish): array {
+            $garden = LittleGarden::timed('2026-04-20', [$radish])->keeping(new Diary(seedLots: [new SeedLot('s1', 'radish', 50.0,
+                Day::parse('2026-04-01'), 2025, dressing: $dressing)]));
+            $site = Work::site($garden, soaked: ['radish']);
+
+            return array_values(array_map(static fn (Task $t): string => $t->due->iso().' '.$t->name, array_filter(TaskList::usual()->of(
+                $site, Period::between(Day::parse('2026-04-20'), Day::parse('2026-06-01'))),
+                static fn (Task $t): bool => TaskKind::ReadyStock === $t->kind)));
+        };
+
+        self::assertSame(['2026-05-03 seed/soak'], $steps(Dressing::None));
+        self::assertSame([], $steps(Dressing::Pelleted));
+    }
+
+    /** A seedbed in the open: no bench and no hardening; its shade is loosened in week three and off in week four. */
+    public function testASeedbedInTheOpen(): void
+    {
+        $garden = LittleGarden::timed('2026-03-20', [LittleGarden::lettuce('2026-04-01')]);
+        $book = Book::with('lettuce-head', 'container', 'seedbed');
+        $tasks = array_filter(TaskList::usual()->of(Work::site($garden, crops: $book), Period::between(Day::parse('2026-03-20'),
+            Day::parse('2026-05-05'))), static fn (Task $t): bool => $t->kind->isInNursery());
+
+        self::assertSame(['sow' => '2026-04-01', 'shade-less' => '2026-04-15', 'shade-off' => '2026-04-22'],
+            array_intersect_key(array_combine(array_map(static fn (Task $t): string => $t->id->step, $tasks),
+                array_map(static fn (Task $t): string => $t->due->iso(), $tasks)), ['sow' => 0, 'shade-less' => 0, 'shade-off' => 0,
+                    'harden' => 0]));
+        self::assertSame([0.0, 'seedbed'], [array_values($tasks)[0]->units, array_values($tasks)[0]->name]);
+        self::assertSame(0.0, BenchLoad::of($garden, $book)->weeks[3]->onBench);
+        self::assertGreaterThan(0.0, BenchLoad::of($garden, Book::crops())->weeks[3]->onBench);
     }
 
     /** @return array<string, Task> of the one planting, by step */
