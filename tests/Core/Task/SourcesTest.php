@@ -210,7 +210,7 @@ final class SourcesTest extends TestCase
     public function testACountAboveOnesOwnThreshold(): void
     {
         $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
-        $days = function (array $counts) use ($lettuce): array {
+        $days = /** @param array<string, array{string, float}> $counts */ function (array $counts) use ($lettuce): array {
             $marks = [];
             foreach ($counts as $step => [$day, $count]) {
                 $marks[] = new Mark(TaskId::ofPlanting($lettuce->key, $step), MarkKind::Done, Day::parse($day), count: $count);
