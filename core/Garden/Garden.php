@@ -25,6 +25,7 @@ use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\CoverCalendar;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Soil\SoilBook;
 use JollyFurrow\Time\Day;
 
 /** A whole garden as it stands on one day: all that a plan is drawn up from. */
@@ -47,6 +48,7 @@ final readonly class Garden
      * @param list<Recipe>       $recipes     of the garden's own
      * @param Practice|null      $practice    null: a real garden
      * @param Diary              $diary       what was ticked, who works, own jobs
+     * @param SoilBook           $soil        tests, the shed, what was spread, valves
      */
     public function __construct(
         public string $name,
@@ -67,6 +69,7 @@ final readonly class Garden
         public array $recipes = [],
         public ?Practice $practice = null,
         public Diary $diary = new Diary(),
+        public SoilBook $soil = new SoilBook(),
     ) {
         $this->climate = $climate ?? PlaceClimate::guessed($place->latitude, $place->altitude);
         $this->plantings = $plantings instanceof Plantings ? $plantings : Plantings::of($plantings);
@@ -92,6 +95,12 @@ final readonly class Garden
     public function keeping(Diary $diary): self
     {
         return $this->but(diary: $diary);
+    }
+
+    /** The same garden with other soil. */
+    public function onSoil(SoilBook $soil): self
+    {
+        return $this->but(soil: $soil);
     }
 
     /** The same garden to practise in, under another name. */
@@ -215,7 +224,7 @@ final readonly class Garden
      */
     private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null,
         ?array $promises = null, ?array $protections = null, ?PlaceClimate $climate = null, ?Practice $practice = null,
-        ?string $name = null, ?array $notes = null, ?Diary $diary = null): self
+        ?string $name = null, ?array $notes = null, ?Diary $diary = null, ?SoilBook $soil = null): self
     {
         return new self(
             $name ?? $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
@@ -224,6 +233,7 @@ final readonly class Garden
             $climate ?? $this->climate,
             $protections ?? $this->protections, $this->own, $this->recipes, $practice ?? $this->practice,
             $diary ?? $this->diary,
+            $soil ?? $this->soil,
         );
     }
 }

@@ -16,10 +16,6 @@ use JollyFurrow\Working\Working;
 /** A fertiliser by its analysis, and how much of it carries a wanted amount of a nutrient. */
 final readonly class Fertiliser
 {
-    /** Elements in their oxides by molar mass: P in P2O5, K in K2O. */
-    public const P_IN_P2O5 = 0.4364;
-    public const K_IN_K2O = 0.8301;
-
     /** Mass of product that carries the wanted mass of a nutrient at an analysis in percent. */
     public static function productFor(Mass $nutrient, float $percent): Mass
     {

@@ -198,6 +198,12 @@ final readonly class CareCalendar
         return $fell < self::FLUSH_MM ? null : Day::of($day - 1 + self::THREAD_DAYS);
     }
 
+    /** @return list<Day> on which something by that rule falls due, whatever the rules of care are */
+    public function daysOf(CareRule $rule, Planting $planting): array
+    {
+        return $this->days($rule, $this->book->grown($planting->item, $planting->variety), $planting);
+    }
+
     /** @return list<Day> never before it stands, never after the bed is cleared */
     private function days(CareRule $rule, Crop $crop, Planting $planting): array
     {

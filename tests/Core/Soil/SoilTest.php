@@ -7,6 +7,7 @@ namespace JollyFurrow\Tests\Soil;
 use JollyFurrow\Measure\Mass;
 use JollyFurrow\Soil\Compost;
 use JollyFurrow\Soil\Fertiliser;
+use JollyFurrow\Soil\Nutrient;
 use JollyFurrow\Tests\Support\Us;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -42,8 +43,8 @@ final class SoilTest extends TestCase
     /** From standard atomic masses (P 30.974, K 39.098, O 15.999): 2 P / P2O5 and 2 K / K2O. */
     public function testElementsInOxides(): void
     {
-        self::assertEqualsWithDelta(2 * 30.974 / (2 * 30.974 + 5 * 15.999), Fertiliser::P_IN_P2O5, 1e-4);
-        self::assertEqualsWithDelta(2 * 39.098 / (2 * 39.098 + 15.999), Fertiliser::K_IN_K2O, 1e-4);
+        self::assertEqualsWithDelta(2 * 30.974 / (2 * 30.974 + 5 * 15.999), Nutrient::P_IN_P2O5, 1e-4);
+        self::assertEqualsWithDelta(2 * 39.098 / (2 * 39.098 + 15.999), Nutrient::K_IN_K2O, 1e-4);
     }
 
     public function testAnImpossibleAnalysisIsRefused(): void
