@@ -35,6 +35,10 @@ final class Limits
     public const WORKERS = 50;
     public const OWN_JOBS = 500;
     public const JOB_MARKS = 100_000;
+    public const SOIL_TESTS = 5_000;
+    public const SHED = 100;
+    public const SPREADS = 50_000;
+    public const VALVES = 100;
 
     /** Lists and sheets: rows and columns are counted before anything is guessed about them. */
     public const COLUMNS = 12;

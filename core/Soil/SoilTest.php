@@ -50,6 +50,14 @@ final readonly class SoilTest
     ) {
     }
 
+    /** The same taken on another day. */
+    public function on(Day $day): self
+    {
+        return new self($this->key, $this->bed, $this->block, $day, $this->depth, $this->ph, $this->buffer, $this->organic, $this->p, $this->pBy,
+            $this->k, $this->kBy, $this->ca, $this->mg, $this->s, $this->b, $this->salt, $this->saltBy, $this->cec, $this->texture, $this->worms,
+            $this->pan, $this->words);
+    }
+
     /** Null: not tested, or the extract is not known. */
     public function phosphorus(): ?SoilLevel
     {

@@ -20,6 +20,9 @@ use JollyFurrow\Planting\Left;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Soil\SoilBook;
+use JollyFurrow\Soil\SoilTest;
+use JollyFurrow\Soil\Spread;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 
@@ -82,7 +85,17 @@ final class SeasonShift
                     $l->counted->plus($days), $l->year + intdiv($days, 365), $l->germination, $l->supplier, $l->packet, $l->cents,
                     $l->setting, $l->dressing),
                     $g->diary->seedLots)),
+            self::soil($g->soil, $days),
         );
+    }
+
+    private static function soil(SoilBook $soil, int $days): SoilBook
+    {
+        $spreads = array_map(static fn (Spread $s): Spread => new Spread(self::key($s->key, $days), $s->bed, $s->day->plus($days), $s->product,
+            $s->kg, $s->percent, $s->release, $s->heat, $s->area, $s->workedIn?->plus($days)), $soil->spreads);
+
+        return new SoilBook(array_map(static fn (SoilTest $t): SoilTest => $t->on($t->day->plus($days)), $soil->tests), $soil->shed, $spreads,
+            $soil->valves, $soil->rules);
     }
 
     /**

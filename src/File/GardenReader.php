@@ -7,6 +7,7 @@ namespace App\File;
 use App\Books\GardenBooks;
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
+use App\Codec\SoilFile;
 use App\Codec\Millimetres;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
@@ -124,12 +125,13 @@ final readonly class GardenReader
         $climate = $root->has('climate') ? ClimateFile::read($root->object('climate'), $place->latitude) : null;
 
         $protections = ProtectionReader::protections($root, $beds, $plantings);
+        $soil = SoilFile::read($root, array_map(strval(...), array_keys($beds)), $blocks);
         $diary = DiaryFile::read($root, $book, [About::Planting->value => array_map(static fn (Planting $p): string => $p->key, $plantings),
             About::Bed->value => array_map(strval(...), array_keys($beds)), About::Block->value => $blocks]);
 
         return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history,
             array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes,
-            $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null, $diary);
+            $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null, $diary, $soil);
     }
 
     /** @return list<Recipe> by key */

@@ -6,6 +6,7 @@ namespace App\File;
 
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
+use App\Codec\SoilFile;
 use App\Codec\Millimetres;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
@@ -77,6 +78,7 @@ final class GardenWriter
                 'value' => $v->name, 'is' => $v->is, 'note' => $v->note], $garden->own)]),
             ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
             ...DiaryFile::values($garden->diary),
+            ...SoilFile::values($garden->soil),
         ];
     }
 

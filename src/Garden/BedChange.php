@@ -13,6 +13,8 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Shelter\Protection;
+use JollyFurrow\Soil\SoilTest;
+use JollyFurrow\Soil\Spread;
 
 /** What hangs on a bed, and what of it stands in the way of a change. */
 final readonly class BedChange
@@ -71,7 +73,12 @@ final readonly class BedChange
 
         $covers = \count(array_filter($this->garden->protections, fn (Protection $p): bool => $p->bed === $this->bed->name));
 
+        $tests = \count(array_filter($this->garden->soil->tests, fn (SoilTest $t): bool => $t->bed === $this->bed->name));
+        $spread = \count(array_filter($this->garden->soil->spreads, fn (Spread $s): bool => $s->bed === $this->bed->name));
+
         return array_values(array_filter([
+            0 === $tests ? null : \sprintf('%d soil test%s', $tests, 1 === $tests ? '' : 's'),
+            0 === $spread ? null : \sprintf('%d note%s of what was spread', $spread, 1 === $spread ? '' : 's'),
             0 === $plantings ? null : \sprintf('%d planting%s', $plantings, 1 === $plantings ? '' : 's'),
             0 === $covers ? null : \sprintf('%d cover%s', $covers, 1 === $covers ? '' : 's'),
             0 === $past ? null : \sprintf('%d earlier crop%s', $past, 1 === $past ? '' : 's'),

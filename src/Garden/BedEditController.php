@@ -47,7 +47,7 @@ final class BedEditController extends BedPage
     }
 
     #[Route('/g/{garden}/bed/{bed}/delete', name: 'bed_edit_delete', methods: ['POST'])]
-    public function delete(Request $request, Visit $visit, string $bed): Response
+    public function delete(Request $request, Visit $visit, string $bed, Remains $remains): Response
     {
         $garden = $this->snapshot->of($visit->gardenId);
         $found = $this->bed($garden, $bed);
@@ -60,11 +60,14 @@ final class BedEditController extends BedPage
             return $this->show($request, $visit, $garden, $found, $entry);
         }
         $words = 'Bed '.$found->name.' deleted';
-        $work = function () use ($visit, $found, $garden): string {
+        $work = function () use ($visit, $found, $garden, $remains): string {
             $rules = $garden->settings->rules->withoutBed($found->name, \in_array($found->name, $garden->blocks, true));
             $this->choose($visit->gardenId, $garden, $rules);
             $record = $this->entities->getRepository(BedRecord::class)->findOneBy(['gardenId' => $visit->gardenId, 'name' => $found->name]);
-            null === $record ? null : $this->entities->remove($record);
+            if (null !== $record) {
+                $remains->ofBed($visit->gardenId, $record->id);
+                $this->entities->remove($record);
+            }
             $this->dropProposal($visit->gardenId);
 
             return '';

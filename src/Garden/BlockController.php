@@ -25,7 +25,7 @@ use Symfony\Component\Routing\Attribute\Route;
 final class BlockController extends Page
 {
     public function __construct(private readonly Snapshot $snapshot, private readonly EntityManagerInterface $entities,
-        private readonly ChangeLog $log, private readonly Connection $connection)
+        private readonly ChangeLog $log, private readonly Connection $connection, private readonly Remains $remains)
     {
     }
 
@@ -78,6 +78,7 @@ final class BlockController extends Page
 
     private function delete(string $gardenId, Garden $garden, string $block): void
     {
+        $this->remains->ofBlock($gardenId, $this->record($gardenId, $block)->id);
         $this->entities->remove($this->record($gardenId, $block));
         $this->rule($gardenId, $garden, $garden->settings->rules->withoutBlock($block, isset($garden->bedsByName()[$block])));
     }

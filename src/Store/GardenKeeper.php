@@ -22,6 +22,7 @@ use App\Rows\ProductRecord;
 use App\Rows\PromiseRecord;
 use App\Rows\ProtectionRecord;
 use App\Shared\Role;
+use App\Soil\SoilKeeper;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Promise\Product;
@@ -31,7 +32,7 @@ final readonly class GardenKeeper
 {
     public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings,
         private ClimateKeeper $climate, private SecretLinks $links,
-        private DiaryKeeper $diary)
+        private DiaryKeeper $diary, private SoilKeeper $soil)
     {
     }
 
@@ -57,6 +58,7 @@ final readonly class GardenKeeper
             foreach ($garden->own as $value) {
                 $this->kept(new OwnValueRecord($id, $value));
             }
+            $this->soil->begin($id, $garden->soil);
             $this->diary->begin($id, $garden->diary);
             null === $garden->practice ?: $this->kept(new PracticeRecord($id, $garden->practice, $garden->today, 1));
             $this->links->revokePasswordLinks($ownerId);

@@ -14,6 +14,7 @@ use App\Diary\DiaryRows;
 use App\Shared\Faults;
 use App\Shared\Row;
 use App\Shared\Today;
+use App\Soil\SoilRows;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
@@ -80,7 +81,8 @@ final readonly class Snapshot
             $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId),
             $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $today, $whole), $this->protections($gardenId),
             OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId), $practice,
-            (new DiaryRows($this->connection))->of($gardenId, $today, $whole));
+            (new DiaryRows($this->connection))->of($gardenId, $today, $whole),
+            (new SoilRows($this->connection))->of($gardenId));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */

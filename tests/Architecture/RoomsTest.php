@@ -17,7 +17,7 @@ final class RoomsTest extends TestCase
         'Job', 'Practice', 'Paste', 'Check',
     ];
     private const SRC = [
-        'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store',
+        'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
             'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Offline', 'Practice', 'Find', 'Demo',

@@ -103,7 +103,7 @@ abstract class AppCase extends WebTestCase
         $all = [];
         foreach (['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
             'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice', 'worker', 'own_job', 'own_care',
-                'job_mark',
+                'job_mark', 'seed_lot', 'soil_test', 'shed_product', 'spread', 'valve', 'valve_bed', 'feed_rules',
             'proposal', 'secret_link', 'member',
             'log_entry', 'plan_run'] as $table) {
             if ($table === $left) {
