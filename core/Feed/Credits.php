@@ -44,8 +44,32 @@ final readonly class Credits
     /** Ended at most so long before the planting, days. */
     private const GREEN_DAYS = 150;
 
+    /** @var list<float> warmth of the year up to each day, the last all of it */
+    private array $warmth;
+    /** @var array<string, list<Spread>> by bed */
+    private array $spreads;
+    /** @var array<string, list<Planting>> by bed */
+    private array $stood;
+
     public function __construct(private Garden $garden, private CropBook $crops, private RecipeBook $recipes)
     {
+        $climate = $garden->climate->climate;
+        $warmth = [0.0];
+        for ($i = 0; $i < Climate::DAYS; ++$i) {
+            $warmth[] = $warmth[$i] + max(0.0, ($climate->min[$i] + $climate->max[$i]) / 2 - self::COLD);
+        }
+        $this->warmth = $warmth;
+        $spreads = $stood = [];
+        foreach ($garden->soil->spreads as $spread) {
+            $spreads[$spread->bed][] = $spread;
+        }
+        foreach ([] === $spreads ? [] : $garden->plantings as $planting) {
+            foreach (array_unique(array_map(static fn (Stretch $s): string => $s->bed, $planting->pieces)) as $bed) {
+                $stood[$bed][] = $planting;
+            }
+        }
+        $this->spreads = $spreads;
+        $this->stood = $stood;
     }
 
     /**
@@ -67,17 +91,14 @@ final readonly class Credits
     /** Share of the year's warmth above the cold of soil that falls on those days. */
     public function warmth(Day $from, Day $until): float
     {
-        $climate = $this->garden->climate->climate;
-        $warm = static fn (int $i): float => max(0.0, ($climate->min[$i] + $climate->max[$i]) / 2 - self::COLD);
-        $year = $share = 0.0;
-        for ($i = 0; $i < Climate::DAYS; ++$i) {
-            $year += $warm($i);
+        $year = $this->warmth[Climate::DAYS];
+        $days = $until->since($from);
+        if ($year <= 0.0 || $days <= 0) {
+            return min(1.0, max(0, $days) / 365);
         }
-        for ($day = $from; $day->isBefore($until); $day = $day->plus(1)) {
-            $share += $warm(Climate::index($day));
-        }
+        $sum = $this->warmth[Climate::index($until)] - $this->warmth[Climate::index($from)];
 
-        return $year > 0.0 ? $share / $year : min(1.0, $until->since($from) / 365);
+        return ($sum + $year * ($sum < 0.0 || $days > 365 ? intdiv($days, 365) + ($sum < 0.0 ? 1 : 0) : 0)) / $year;
     }
 
     /**
@@ -105,8 +126,8 @@ final readonly class Credits
     private function spreads(Planting $planting, string $bed): array
     {
         $credits = [];
-        foreach ($this->garden->soil->spreads as $spread) {
-            if ($spread->bed !== $bed || str_starts_with($spread->key, $planting->key.'/')) {
+        foreach ($this->spreads[$bed] ?? [] as $spread) {
+            if (str_starts_with($spread->key, $planting->key.'/')) {
                 continue;
             }
             $years = $planting->ground->since($spread->day);
@@ -122,10 +143,9 @@ final readonly class Credits
     /** No other planting took that year's release of it before. */
     private function isFirstInYear(Planting $planting, Spread $spread, int $year): bool
     {
-        foreach ($this->garden->plantings as $other) {
+        foreach ($this->stood[$spread->bed] ?? [] as $other) {
             $years = $other->ground->since($spread->day);
-            if ($other->key !== $planting->key && $other->ground->isBefore($planting->ground) && $years >= 0 && intdiv($years, 365) === $year
-                && \in_array($spread->bed, array_map(static fn (Stretch $s): string => $s->bed, $other->pieces), true)) {
+            if ($other->key !== $planting->key && $other->ground->isBefore($planting->ground) && $years >= 0 && intdiv($years, 365) === $year) {
                 return false;
             }
         }

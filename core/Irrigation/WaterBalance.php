@@ -6,7 +6,6 @@ namespace JollyFurrow\Irrigation;
 
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
-use JollyFurrow\Crop\Crop;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\Mulch;
@@ -19,7 +18,7 @@ use JollyFurrow\Time\Day;
  * the store of its roots, rain put back; when more is gone than it bears, it is watered up to full. Weather as measured, then
  * as foretold, then as usual.
  */
-final readonly class WaterBalance
+final class WaterBalance
 {
     /** Film and mulch keep part of it in (FAO-56, chapter 10: 0.8 to 0.9 of the crop's). */
     private const UNDER_FILM = 0.85;
@@ -32,32 +31,35 @@ final readonly class WaterBalance
     private const LIGHT_RAIN = 2.0;
     private const RAIN_STAYS = 0.8;
 
-    public function __construct(private Garden $garden, private DailyRecord $outlook)
+    /** @var array<int, array{float, float}> what grass gives off and what rain stays, mm, by day */
+    private array $days = [];
+
+    public function __construct(private readonly Garden $garden, private readonly DailyRecord $outlook)
     {
     }
 
-    /** @return array<int, DayWater> by number of the day, from planting until it wants no more */
-    public function of(Planting $planting, Crop $crop, CropWater $water, BedSoil $soil, Mulch $mulch): array
+    /** @return array<int, DayWater> by number of the day, from planting until the bed is cleared, or up to a day */
+    public function of(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch, ?Day $until = null): array
     {
         $days = [];
         $lacking = 0.0;
-        $until = $this->lastWater($planting, $water);
-        $ripens = max(1, $planting->ready->since($planting->ground));
-        $harvest = max(1, $planting->clear->since($planting->ready));
-        for ($day = $planting->ground; $day->isBefore($planting->clear); $day = $day->plus(1)) {
-            $way = $day->since($planting->ground) / $ripens;
-            $late = max(0.0, $day->since($planting->ready) / $harvest);
-            $uses = $this->evaporation($planting, $day) * $water->factor($way, $late) * match ($mulch) {
-                Mulch::None => 1.0,
-                Mulch::Straw => self::UNDER_STRAW,
-                default => self::UNDER_FILM,
-            };
-            $rain = PlaceType::Field === $planting->place ? self::stays($this->rain($day)) : 0.0;
+        [$ground, $ready, $clear] = [$planting->ground->number, $planting->ready->number, $planting->clear->number];
+        $lastWater = $this->lastWater($planting, $water)->number;
+        $end = null === $until ? $clear : min($clear, $until->number);
+        $isOpen = PlaceType::Field === $planting->place;
+        $keeps = ($isOpen ? 1.0 : self::UNDER_ROOF) * match ($mulch) {
+            Mulch::None => 1.0,
+            Mulch::Straw => self::UNDER_STRAW,
+            default => self::UNDER_FILM,
+        };
+        for ($day = $ground; $day < $end; ++$day) {
+            [$grass, $rain] = $this->days[$day] ??= $this->day(Day::of($day));
+            $way = ($day - $ground) / max(1, $ready - $ground);
+            $uses = $grass * $keeps * $water->factor($way, max(0.0, ($day - $ready) / max(1, $clear - $ready)));
+            $rain = $isOpen ? $rain : 0.0;
             $lacking = max(0.0, $lacking + $uses - $rain);
-            $bears = $water->depletion * $soil->texture->water() * min($water->root, self::YOUNG_ROOT
-                + ($water->root - self::YOUNG_ROOT) * min(1.0, $way));
-            $given = $lacking > $bears && $day->isBefore($until) ? $lacking : 0.0;
-            $days[$day->number] = new DayWater($uses, $rain, $lacking, $given);
+            $given = $day < $lastWater && $lacking > self::bears($water, $soil, $way) ? $lacking : 0.0;
+            $days[$day] = new DayWater($uses, $rain, $lacking, $given);
             $lacking -= $given;
         }
 
@@ -70,25 +72,24 @@ final readonly class WaterBalance
         return 0 === $water->dryOff ? $planting->clear : $planting->ready->plus(-$water->dryOff);
     }
 
-    private function evaporation(Planting $planting, Day $day): float
+    /** mm that may be lacking before it wants: its share of what its roots reach, which grow until it is ready. */
+    private static function bears(CropWater $water, BedSoil $soil, float $way): float
+    {
+        $root = min($water->root, self::YOUNG_ROOT + ($water->root - self::YOUNG_ROOT) * min(1.0, $way));
+
+        return $water->depletion * $soil->texture->water() * $root;
+    }
+
+    /** @return array{float, float} */
+    private function day(Day $day): array
     {
         $climate = $this->garden->climate;
         $i = Climate::index($day);
-        $min = $climate->measured->min[$day->number] ?? $this->outlook->min[$day->number] ?? $climate->climate->min[$i];
-        $max = $climate->measured->max[$day->number] ?? $this->outlook->max[$day->number] ?? $climate->climate->max[$i];
+        $n = $day->number;
+        $rain = $climate->measured->rain[$n] ?? $this->outlook->rain[$n] ?? $climate->climate->rain[$i];
 
-        return Evaporation::hargreaves($min, $max, $this->garden->place->latitude, $day)
-            * (PlaceType::Field === $planting->place ? 1.0 : self::UNDER_ROOF);
-    }
-
-    private function rain(Day $day): float
-    {
-        return $this->garden->climate->measured->rain[$day->number] ?? $this->outlook->rain[$day->number]
-            ?? $this->garden->climate->climate->rain[Climate::index($day)];
-    }
-
-    private static function stays(float $rain): float
-    {
-        return min($rain, self::LIGHT_RAIN) + self::RAIN_STAYS * max(0.0, $rain - self::LIGHT_RAIN);
+        return [Evaporation::hargreaves($climate->measured->min[$n] ?? $this->outlook->min[$n] ?? $climate->climate->min[$i],
+            $climate->measured->max[$n] ?? $this->outlook->max[$n] ?? $climate->climate->max[$i], $this->garden->place->latitude, $day),
+            min($rain, self::LIGHT_RAIN) + self::RAIN_STAYS * max(0.0, $rain - self::LIGHT_RAIN)];
     }
 }

@@ -46,8 +46,8 @@ final readonly class WaterPlan
                 continue;
             }
             $soil = $garden->soil->soilOf($beds[$planting->pieces[0]->bed], $garden->today);
-            $days = $balance->of($planting, $crop, $table->of($crop), $soil, $recipes->has($planting->recipe)
-                ? $recipes->get($planting->recipe)->mulch : Mulch::None);
+            $days = $balance->of($planting, $table->of($crop), $soil, $recipes->has($planting->recipe)
+                ? $recipes->get($planting->recipe)->mulch : Mulch::None, $end);
             $worth = ($values[$planting->item] ?? 0.0) * $planting->yieldPerMetre();
             foreach ($planting->pieces as $piece) {
                 $bed = $beds[$piece->bed];

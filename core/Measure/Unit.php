@@ -30,6 +30,7 @@ enum Unit: string
     case Kelvin = 'K';
     case DegreeDay = 'K d';
     case Hour = 'h';
+    case Minute = 'min';
     case Day = 'd';
     /** Days told roughly: weeks as days, then months, then years. */
     case Span = 'span';

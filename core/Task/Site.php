@@ -13,7 +13,9 @@ use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
+use JollyFurrow\Feed\Feeding;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Irrigation\WaterPlan;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Maturity\Ripening;
 use JollyFurrow\Measure\Length;
@@ -43,7 +45,7 @@ final readonly class Site
     private array $counted;
 
     public function __construct(public Garden $garden, public CropBook $crops, public RecipeBook $recipes, public TaskBook $book,
-        public CareCalendar $care, public SoilDays $weather)
+        public CareCalendar $care, public SoilDays $weather, public ?Feeding $feeding = null, public ?WaterPlan $water = null)
     {
         $this->beds = $garden->bedsByName();
         $this->values = Values::of($garden);
@@ -64,7 +66,8 @@ final readonly class Site
     /** The same garden with only some of its plantings. */
     public function with(Plantings $plantings): self
     {
-        return new self($this->garden->with($plantings), $this->crops, $this->recipes, $this->book, $this->care, $this->weather);
+        return new self($this->garden->with($plantings), $this->crops, $this->recipes, $this->book, $this->care, $this->weather,
+            $this->feeding, $this->water);
     }
 
     public function crop(Planting $planting): Crop

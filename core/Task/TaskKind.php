@@ -30,6 +30,10 @@ enum TaskKind: string
     case CountStand = 'count-stand';
     case Weed = 'weed';
     case Care = 'care';
+    case Feed = 'feed';
+    case Lime = 'lime';
+    /** By valve and week. */
+    case Irrigate = 'irrigate';
     case LookReady = 'look-ready';
     case Pick = 'pick';
     /** All of it at once, for store. */

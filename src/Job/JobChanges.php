@@ -10,6 +10,7 @@ use App\Diary\DiaryKeeper;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
 use App\Record\NoteConsequence;
+use App\Soil\SoilKeeper;
 use App\Store\PlantingKeeper;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Beds\Conflicts;
@@ -27,6 +28,8 @@ use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Soil\Spread;
+use JollyFurrow\Task\FeedDoses;
 use JollyFurrow\Task\Site;
 use JollyFurrow\Task\Task;
 use JollyFurrow\Task\TaskKind;
@@ -47,7 +50,7 @@ final readonly class JobChanges
 
     public function __construct(private Sites $sites, private ChangeLog $log, private PlantingKeeper $plantings, private DiaryKeeper $diary,
         private CropBook $crops, private RecipeBook $recipes, private Connection $connection, private NoteConsequence $consequence,
-        private JobWords $words, private CountWords $counts)
+        private JobWords $words, private CountWords $counts, private SoilKeeper $soil)
     {
     }
 
@@ -101,15 +104,34 @@ final readonly class JobChanges
         $work = array_map(fn (Doing $doing): array => [$doing, $this->open($site, $tasks, $doing)], $doings);
         usort($work, static fn (array $a, array $b): int => self::clears($a[1]) <=> self::clears($b[1]));
         $garden = $site->garden;
-        $notes = $marks = $words = [];
+        $notes = $marks = $words = $spreads = [];
         foreach ($work as [$doing, $placed]) {
+            array_push($spreads, ...self::spread($site, $doing, $placed));
             [$garden, $noted, $marked] = $this->worked($garden, $doing, $placed);
             array_push($notes, ...$noted);
             array_push($marks, ...$marked);
             $words[] = $this->words->done($site, $doing, $placed).'.'.$this->counts->of($site, $doing, $placed[0]);
         }
 
+        $this->soil->spread($gardenId, $spreads);
+
         return implode(' ', $words).$this->stored($gardenId, $site, $garden, $notes, $marks);
+    }
+
+    /**
+     * What lies on the beds once a dose was given.
+     *
+     * @param non-empty-list<PlacedTask> $placed
+     *
+     * @return list<Spread>
+     */
+    private static function spread(Site $site, Doing $doing, array $placed): array
+    {
+        $fed = array_values(array_filter($placed, static fn (PlacedTask $p): bool => TaskKind::Feed === $p->task->kind
+            && TaskState::Done !== $p->state));
+
+        return MarkKind::Done !== $doing->kind || [] === $fed ? [] : FeedDoses::spreads(FeedDoses::mixes($site,
+            array_map(static fn (PlacedTask $p): Task => $p->task, $fed)), $doing->day);
     }
 
     /** @param non-empty-list<PlacedTask> $placed */

@@ -13,7 +13,9 @@ use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Sayable;
 use JollyFurrow\Task\Carry;
+use JollyFurrow\Task\FeedDoses;
 use JollyFurrow\Task\Site;
+use JollyFurrow\Task\Task;
 use JollyFurrow\Task\TaskKind;
 use JollyFurrow\Time\Day;
 
@@ -48,8 +50,42 @@ final readonly class JobLine
         return match ($job->kind) {
             TaskKind::SowTrays, TaskKind::SowBed, TaskKind::PlantStock, TaskKind::PlantOut => self::stock($job, $site),
             TaskKind::Pick, TaskKind::Lift => self::goods($job, $site),
+            TaskKind::Feed => self::mixed($job, $site),
+            TaskKind::Irrigate => self::watered($job, $site),
             default => $job->length()->micrometres > 0 && !$job->kind->isInNursery() ? [Quantity::long($job->length())] : [],
         };
+    }
+
+    /** @return list<string|Sayable|\BackedEnum> products of all its mixes together */
+    private static function mixed(Job $job, Site $site): array
+    {
+        $kilograms = [];
+        foreach (FeedDoses::mixes($site, array_map(static fn (PlacedTask $p): Task => $p->task, $job->tasks)) as $mix) {
+            foreach ($mix->parts as $part) {
+                $kilograms[$part['product']->name] = ($kilograms[$part['product']->name] ?? 0.0) + $mix->kilograms($part['product']);
+            }
+        }
+        $words = [];
+        foreach ($kilograms as $name => $kg) {
+            array_push($words, ...[] === $words ? [] : ['+'], ...[Quantity::of($kg * 1000, Unit::Gram), mb_strtolower((string) $name)]);
+        }
+
+        return $words;
+    }
+
+    /** @return list<string|Sayable|\BackedEnum> */
+    private static function watered(Job $job, Site $site): array
+    {
+        foreach ($site->water?->week($job->first()->due) ?? [] as $week) {
+            if ($week->valve?->name === $job->name) {
+                $minutes = $week->minutes();
+
+                return [...null === $minutes ? [] : [$week->times.' ×', Quantity::of(round($minutes / max(1, $week->times)), Unit::Minute), '·'],
+                    Quantity::of($week->litres, Unit::Litre)];
+            }
+        }
+
+        return [];
     }
 
     /** @return list<string|Sayable|\BackedEnum> */

@@ -33,6 +33,8 @@ final readonly class JobWords
     {
         return match ($task->kind) {
             TaskKind::Prepare, TaskKind::Care, TaskKind::Yearly, TaskKind::Own, TaskKind::Paths => $task->name,
+            TaskKind::Feed => $this->translator->trans('feed-verb', ['name' => $task->name]),
+            TaskKind::Irrigate => $this->translator->trans('irrigate-verb', ['name' => $task->name]),
             TaskKind::SowTrays => $this->translator->trans('sow-verb.'.('' === $task->name ? Container::Cells->value : $task->name)),
             TaskKind::Weed => null === $task->weeds || !str_starts_with($task->name, 'Weed pass') ? $task->name
                 : $this->translator->trans('weed-verb.'.$task->weeds->value, ['tool' => $task->tool]),

@@ -6,12 +6,15 @@ namespace App\Job;
 
 use App\Books\CareFile;
 use App\Books\JobsFile;
+use App\Books\SoilTables;
 use App\Station\DropFolder;
 use App\Station\SimulatedStation;
 use App\Store\Snapshot;
 use JollyFurrow\Climate\DailyRecord;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Feed\Feeding;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Irrigation\WaterPlan;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Task\Site;
 use JollyFurrow\Task\SoilDays;
@@ -21,8 +24,11 @@ use JollyFurrow\Work\CareCalendar;
 /** A garden as one who looks for work sees it, with the weather of its station. */
 final readonly class Sites
 {
+    /** Valves are looked at so far ahead. */
+    private const WATER_WEEKS = 6;
+
     public function __construct(private Snapshot $snapshot, private CropBook $crops, private RecipeBook $recipes, private CareFile $care,
-        private JobsFile $jobs, private SimulatedStation $station, private DropFolder $folder)
+        private JobsFile $jobs, private SoilTables $tables, private SimulatedStation $station, private DropFolder $folder)
     {
     }
 
@@ -48,8 +54,11 @@ final readonly class Sites
             default => DailyRecord::fromRows([]),
         };
 
-        return new Site($garden, $this->crops, $this->recipes, $this->jobs->load(),
-            new CareCalendar($garden, $this->crops, $this->recipes, $this->care->load()),
-            new SoilDays($garden->climate->measured, $outlook));
+        $care = new CareCalendar($garden, $this->crops, $this->recipes, $this->care->load());
+        $water = [] === $garden->soil->valves ? null : WaterPlan::of($garden, $this->crops, $this->recipes, $this->tables->water(), $outlook,
+            self::WATER_WEEKS);
+
+        return new Site($garden, $this->crops, $this->recipes, $this->jobs->load(), $care, new SoilDays($garden->climate->measured, $outlook),
+            new Feeding($garden, $this->crops, $this->recipes, $this->tables->needs(), $this->tables->calendar(), $care), $water);
     }
 }

@@ -70,6 +70,7 @@ final readonly class Formatter
 
         return match ($quantity->unit) {
             Unit::Span => self::span((int) $value),
+            Unit::Minute => Units::number($value, $decimals ?? 0).' min',
             Unit::Hour => Units::number($value, $decimals ?? 2).' h',
             Unit::Share => Units::number(100 * $value, $decimals ?? 0).' %',
             Unit::Percent => Units::number($value, $decimals ?? 1).' %',

@@ -33,6 +33,7 @@ final readonly class Kind
             Unit::Kelvin => new self('warmth', 1.0),
             Unit::DegreeDay => new self('heat', 1.0),
             Unit::Hour => new self('hours', 1.0),
+            Unit::Minute => new self('minutes', 1.0),
             Unit::Day, Unit::Span => new self('days', 1.0),
             Unit::Share => new self('share', 1.0),
             Unit::Percent => new self('share', 0.01),

@@ -84,7 +84,7 @@ final class WaterTest extends TestCase
         $days = $this->balance(self::dry(), water: Feeding::water()->rows[1]);
         $given = array_keys(array_filter($days, static fn (DayWater $d): bool => $d->given > 0.0));
 
-        self::assertLessThan(LittleGarden::lettuce('2026-04-01')->ready->number - 14, max($given));
+        self::assertLessThan(LittleGarden::lettuce('2026-04-01')->ready->number - 14, max(0, ...$given));
     }
 
     /**
@@ -108,7 +108,7 @@ final class WaterTest extends TestCase
     {
         $plan = $this->plan(new Valve('v1', 'North', ['A1', 'A2'], 20.0, WaterWay::Hand), source: 2.0);
         $short = array_filter(array_keys($plan->weeks), static fn (int $day): bool => $plan->short(Day::of($day)) > 0.0);
-        $monday = Day::of(max($short));
+        $monday = Day::of(max(0, ...$short));
 
         self::assertSame(112.0, $plan->source);
         self::assertEqualsWithDelta($plan->litres($monday) - 112.0, $plan->short($monday), 1e-9);
@@ -137,7 +137,7 @@ final class WaterTest extends TestCase
     {
         $lettuce = LittleGarden::lettuce('2026-04-01')->but(place: $place);
 
-        return (new WaterBalance($garden, DailyRecord::fromRows([])))->of($lettuce, Book::crops()->get('lettuce-head'), $water
+        return (new WaterBalance($garden, DailyRecord::fromRows([])))->of($lettuce, $water
             ?? Feeding::water()->rows[0], $garden->soil->soilOf($garden->beds[1], $garden->today), $mulch);
     }
 

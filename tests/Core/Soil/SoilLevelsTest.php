@@ -76,15 +76,12 @@ final class SoilLevelsTest extends TestCase
     {
         $block = self::test(day: '2024-03-01', block: 'A', p: 12.0, pBy: Extract::Olsen, ph: 6.1, organic: 4.0);
         $bed = self::test(day: '2025-03-01', bed: 'A1', p: 50.0, pBy: Extract::Olsen);
-        $soil = static fn (array $tests, PlaceType $place = PlaceType::Field): BedSoil => (new SoilBook($tests))->soilOf(new Bed('A1', 'A', 0,
-            Length::fromMetres(25), Length::fromCentimetres(75), Length::fromCentimetres(45), $place), Day::parse('2026-03-01'));
-
-        self::assertSame([SoilLevel::VeryHigh, 6.1, 4.0], [$soil([$block, $bed])->p, $soil([$block, $bed])->ph,
-            $soil([$block, $bed])->organic]);
-        self::assertSame([SoilLevel::Middling, false, 3.0], [$soil([])->p, $soil([])->isTested, $soil([])->organic]);
-        self::assertSame(SoilLevel::High, $soil([], PlaceType::Tunnel)->p);
-        self::assertFalse($soil([$bed])->isOld);
-        self::assertTrue($soil([self::test(day: '2021-03-01', bed: 'A1', p: 50.0, pBy: Extract::Olsen)])->isOld);
+        self::assertSame([SoilLevel::VeryHigh, 6.1, 4.0], [self::ofA1([$block, $bed])->p, self::ofA1([$block, $bed])->ph,
+            self::ofA1([$block, $bed])->organic]);
+        self::assertSame([SoilLevel::Middling, false, 3.0], [self::ofA1([])->p, self::ofA1([])->isTested, self::ofA1([])->organic]);
+        self::assertSame(SoilLevel::High, self::ofA1([], PlaceType::Tunnel)->p);
+        self::assertFalse(self::ofA1([$bed])->isOld);
+        self::assertTrue(self::ofA1([self::test(day: '2021-03-01', bed: 'A1', p: 50.0, pBy: Extract::Olsen)])->isOld);
     }
 
     /**
@@ -174,6 +171,13 @@ final class SoilLevelsTest extends TestCase
 
         self::assertEqualsWithDelta([15.0, 10.0, 5.0, 0.0], array_map(static fn (int $n): float => $spread->inYear($n)->n, [0, 1, 2, 3]), 1e-9);
         self::assertEqualsWithDelta([80.0, 0.0], [$spread->inYear(0)->k2o, $spread->inYear(1)->k2o], 1e-9);
+    }
+
+    /** @param list<SoilTest> $tests */
+    private static function ofA1(array $tests, PlaceType $place = PlaceType::Field): BedSoil
+    {
+        return (new SoilBook($tests))->soilOf(new Bed('A1', 'A', 0, Length::fromMetres(25), Length::fromCentimetres(75),
+            Length::fromCentimetres(45), $place), Day::parse('2026-03-01'));
     }
 
     private static function soil(?float $ph, Texture $texture): BedSoil

@@ -210,23 +210,21 @@ final class SourcesTest extends TestCase
     public function testACountAboveOnesOwnThreshold(): void
     {
         $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
-        $days = /** @param array<string, array{string, float}> $counts */ function (array $counts) use ($lettuce): array {
-            $marks = [];
-            foreach ($counts as $step => [$day, $count]) {
-                $marks[] = new Mark(TaskId::ofPlanting($lettuce->key, $step), MarkKind::Done, Day::parse($day), count: $count);
-            }
-            $tasks = $this->tasks(LittleGarden::timed('2026-05-20', [$lettuce])->keeping(new Diary($marks, ownCare: [new OwnCare('c1',
+        $mark = static fn (string $step, string $day, float $count): Mark => new Mark(TaskId::ofPlanting($lettuce->key, $step), MarkKind::Done,
+            Day::parse($day), count: $count);
+        $days = function (Mark ...$marks) use ($lettuce): array {
+            $tasks = $this->tasks(LittleGarden::timed('2026-05-20', [$lettuce])->keeping(new Diary(array_values($marks), ownCare: [new OwnCare('c1',
                 'lettuce-head', 'Count lice', 'ground', 7, null, false, 1.0, 10.0)])));
 
             return array_map(static fn (Task $t): string => $t->due->iso().' '.$t->threshold, array_filter($tasks,
                 static fn (Task $t): bool => str_starts_with($t->id->step, 'own-c1')));
         };
 
-        self::assertSame(['own-c1/1' => '2026-05-06 10'], $days(['own-c1/1' => ['2026-05-07', 10.0]]));
+        self::assertSame(['own-c1/1' => '2026-05-06 10'], $days($mark('own-c1/1', '2026-05-07', 10.0)));
         self::assertSame(['own-c1/1' => '2026-05-06 10', 'own-c1/1/again-1' => '2026-05-10 10'],
-            $days(['own-c1/1' => ['2026-05-07', 12.0]]));
-        self::assertSame(['own-c1/1', 'own-c1/1/again-1', 'own-c1/1/again-2'], array_keys($days(['own-c1/1' => ['2026-05-07', 12.0],
-            'own-c1/1/again-1' => ['2026-05-10', 11.0]])));
+            $days($mark('own-c1/1', '2026-05-07', 12.0)));
+        self::assertSame(['own-c1/1', 'own-c1/1/again-1', 'own-c1/1/again-2'], array_keys($days($mark('own-c1/1', '2026-05-07', 12.0),
+            $mark('own-c1/1/again-1', '2026-05-10', 11.0))));
     }
 
     /** Put into water the day before, but for seed that was sold pelleted. */

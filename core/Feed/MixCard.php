@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Feed;
+
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Shed\BedNeed;
+use JollyFurrow\Shed\BlockMixes;
+use JollyFurrow\Shed\Mix;
+use JollyFurrow\Shed\ProductChoice;
+use JollyFurrow\Soil\FeedSchool;
+use JollyFurrow\Soil\Release;
+use JollyFurrow\Soil\ShedProduct;
+
+/** What is mixed for some doses of one block, and how much of it goes where. */
+final class MixCard
+{
+    private const GRAMS = 0.1;
+
+    /**
+     * @param list<array{PlantingFeed, int}> $doses plantings, and which of their doses
+     *
+     * @return list<Mix>
+     */
+    public static function of(Garden $garden, array $doses): array
+    {
+        $rules = $garden->soil->rules;
+        $shed = FeedSchool::InCompost === $rules->school ? array_values(array_filter($garden->soil->shed,
+            static fn (ShedProduct $p): bool => Release::Compost === $p->release)) : $garden->soil->shed;
+        $allowed = FeedSchool::InCompost === $rules->school ? null : $rules->allowed()->times(self::GRAMS);
+
+        return (new BlockMixes(ProductChoice::from($shed), $rules->mixCents, short: $rules->short, allowed: $allowed))
+            ->of(self::needs($doses));
+    }
+
+    /**
+     * @param list<array{PlantingFeed, int}> $doses
+     *
+     * @return list<BedNeed> keyed by planting, dose and stretch
+     */
+    public static function needs(array $doses): array
+    {
+        $needs = [];
+        foreach ($doses as [$feed, $n]) {
+            foreach ($feed->pieces as $piece) {
+                $need = $feed->dose($piece, $n);
+                if (!$need->isNone()) {
+                    $needs[] = new BedNeed($feed->planting->key.'/'.$feed->doses[$n]->step.'/'.$piece->stretch->bed.'/'.$piece->stretch->from,
+                        $piece->stretch->bed, $piece->area, $need);
+                }
+            }
+        }
+
+        return $needs;
+    }
+}
