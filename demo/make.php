@@ -26,6 +26,8 @@ use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Land\Valve;
+use JollyFurrow\Land\WaterWay;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
@@ -42,6 +44,17 @@ use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Shelter\Purpose;
 use JollyFurrow\Shelter\TrayRoom;
+use JollyFurrow\Soil\CompostWay;
+use JollyFurrow\Soil\Extract;
+use JollyFurrow\Soil\FeedRules;
+use JollyFurrow\Soil\Heat;
+use JollyFurrow\Soil\Nutrients;
+use JollyFurrow\Soil\Release;
+use JollyFurrow\Soil\SaltWay;
+use JollyFurrow\Soil\ShedProduct;
+use JollyFurrow\Soil\SoilBook;
+use JollyFurrow\Soil\SoilTest;
+use JollyFurrow\Soil\Texture;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
@@ -225,7 +238,8 @@ $diary = new Diary([], [
     new OwnJob('j1', 'Sharpen hoes and knives', '', Bears::Roof, 0.7, 7, Day::parse('2026-03-10'), 14),
     new OwnJob('j2', 'Fold boxes and print labels', '', Bears::Roof, 1.0, 3, Day::parse('2026-05-04'), 7, Day::parse('2026-11-27')),
     new OwnJob('j3', 'Cut the hedge along block F', 'F', Bears::Any, 5.0, 30, Day::parse('2026-07-06')),
-], [new OwnCare('c1', 'tomato', 'Take off the lowest leaves', 'ground', 35, 14, true, 1.5)], [
+], [new OwnCare('c1', 'tomato', 'Take off the lowest leaves', 'ground', 35, 14, true, 1.5),
+    new OwnCare('c2', 'cabbage-storage', 'Count caterpillars on ten plants', 'ground', 21, 10, false, 0.5, 5.0)], [
     new SeedLot('s1', 'lettuce-head', 12.0, Day::parse('2026-06-29'), 2025, 0.9, 'Hollow Seeds', 5.0, 420, ''),
     new SeedLot('s2', 'arugula', 60.0, Day::parse('2026-06-29'), 2024, null, 'Hollow Seeds', 100.0, 850, 'roller with 24 holes, 2.5 cm'),
     new SeedLot('s3', 'carrot', 25.0, Day::parse('2026-06-29'), 2024, 0.62, 'Wendle & Daughters', 25.0, 1150,
@@ -234,9 +248,35 @@ $diary = new Diary([], [
     new SeedLot('s5', 'bean-bush', 900.0, Day::parse('2026-06-29'), 2025, 0.88, 'Wendle & Daughters', 1000.0, 1600, ''),
     new SeedLot('s6', 'radish', 80.0, Day::parse('2026-06-29'), 2025, null, 'Hollow Seeds', 100.0, 640, 'roller with 24 holes, 3 cm'),
 ]);
+// The soil: two beds of E have had much compost, block F is acid, tunnel 2 is salty, the rest was tested block by block.
+$tested = static fn (string $key, string $bed, string $block, float $ph, float $organic, float $p, float $k, ?float $salt = null): SoilTest => new SoilTest(
+    $key, $bed, $block, Day::parse('2025-10-14'), Length::fromCentimetres(20), $ph, null, $organic, $p, Extract::Olsen, $k,
+    Extract::AmmoniumNitrate, salt: $salt, saltBy: null === $salt ? null : SaltWay::OneToTwo, texture: Texture::Loam,
+    words: 'Wendle Laboratory');
+$feeds = static fn (string $key, string $name, Nutrients $percent, float $cents, Release $release, string $measure, float $step, ?float $stock,
+    Heat $heat = Heat::NoManure, ?float $litre = null): ShedProduct => new ShedProduct($key, $name, $percent, $cents, $release, $heat,
+        $measure, $step, $stock, $litre);
+$bedsOf = static fn (string ...$names): array => array_values(array_map(static fn (Bed $b): string => $b->name, array_filter($beds,
+    static fn (Bed $b): bool => in_array($b->block, $names, true))));
+$soil = new SoilBook([
+    $tested('t1', '', 'A', 6.6, 4.1, 28.0, 210.0), $tested('t2', '', 'B', 6.5, 3.8, 22.0, 150.0), $tested('t3', '', 'C', 6.4, 3.6, 19.0, 110.0),
+    $tested('t4', '', 'D', 6.5, 3.9, 24.0, 170.0), $tested('t5', 'E3', '', 6.7, 6.2, 88.0, 320.0), $tested('t6', 'E4', '', 6.8, 6.0, 93.0, 340.0),
+    $tested('t7', '', 'F', 5.4, 3.2, 14.0, 95.0), $tested('t8', '', 'Tunnel 1', 6.8, 5.0, 41.0, 300.0, 0.7),
+    $tested('t9', '', 'Tunnel 2', 6.9, 5.6, 52.0, 430.0, 1.4),
+], [
+    $feeds('compost', 'Garden compost', Nutrients::of(0.8, 0.4, 0.7), 4.0, Release::Compost, 'barrow', 50.0, null, Heat::Composted, 0.6),
+    $feeds('feather', 'Feather meal', Nutrients::of(12.0, 0.0, 0.0), 165.0, Release::Meal, 'scoop', 0.4, 60.0),
+    $feeds('pellets', 'Hen pellets', Nutrients::of(4.0, 3.0, 2.5), 48.0, Release::Meal, 'bucket', 6.0, 150.0, Heat::HeatTreated),
+    $feeds('bone', 'Steamed bone meal', Nutrients::of(2.0, 20.0, 0.0), 120.0, Release::Meal, 'scoop', 0.5, 20.0),
+    $feeds('sulphate', 'Potassium sulphate', Nutrients::of(0.0, 0.0, 50.0), 150.0, Release::Soluble, 'scoop', 0.6, 25.0),
+], [], [
+    new Valve('v1', 'Upper field', $bedsOf('A', 'B', 'C'), 42.0, WaterWay::Overhead),
+    new Valve('v2', 'Lower field', $bedsOf('D', 'E', 'F'), 38.0, WaterWay::Drip),
+    new Valve('v3', 'Tunnels', $bedsOf('Tunnel 1', 'Tunnel 2'), 14.0, WaterWay::Drip, 2),
+], new FeedRules(compost: CompostWay::None, sourceLitres: 900.0, sourceHours: 2.5));
 $garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
     MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
-    $own, diary: $diary);
+    $own, diary: $diary, soil: $soil);
 file_put_contents(__DIR__.'/garden.json', (new GardenWriter())->write($garden));
 fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises),
     count($standing)));

@@ -60,7 +60,8 @@ final readonly class FeedingPlan
                 $pieces[] = $piece;
                 $on[$bed->name][] = [$planting, $stretch];
             }
-            $fed[$planting->key] = new PlantingFeed($planting, $needs->of($crop), $pieces, $calendar->of($planting, $crop, $care));
+            $fed[$planting->key] = new PlantingFeed($planting, $needs->of($crop), $pieces,
+                static fn (): array => $calendar->of($planting, $crop, $care));
         }
 
         return new self($fed);

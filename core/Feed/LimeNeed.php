@@ -23,6 +23,8 @@ final readonly class LimeNeed
     private const LB_ACRE_IN_G_M2 = 0.11208511;
     /** So near is near enough. */
     private const NEAR = 0.2;
+    /** What is a little high is lived with: sulphur only from neutral up (common practice). */
+    private const SULPHUR_FROM = 7.0;
     /** Tonnes a hectare of lime in one go; sulphur, g a square metre (common practice). */
     private const MOST_LIME = 5.0;
     private const MOST_SULPHUR = 50.0;
@@ -40,6 +42,9 @@ final readonly class LimeNeed
             return null;
         }
         $isLime = $soil->ph < $target;
+        if (!$isLime && $soil->ph < self::SULPHUR_FROM) {
+            return null;
+        }
         $grams = $isLime ? self::lime($soil->texture, $target - $soil->ph) : self::sulphur($soil->texture, $soil->ph, $target);
         $most = $isLime ? self::MOST_LIME * 100 : self::MOST_SULPHUR;
 

@@ -46,8 +46,8 @@ final class MixCard
             foreach ($feed->pieces as $piece) {
                 $need = $feed->dose($piece, $n);
                 if (!$need->isNone()) {
-                    $needs[] = new BedNeed($feed->planting->key.'/'.$feed->doses[$n]->step.'/'.$piece->stretch->bed.'/'.$piece->stretch->from,
-                        $piece->stretch->bed, $piece->area, $need);
+                    $needs[] = new BedNeed($feed->planting->key.'/'.$feed->doses()[$n]->step.'/'.$piece->stretch->bed.'/'.$piece->stretch->from,
+                        $piece->stretch->bed, $piece->area, $need, $piece->stretch->length()->metres());
                 }
             }
         }

@@ -7,21 +7,31 @@ namespace JollyFurrow\Feed;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Soil\Nutrients;
 
-/** How one planting is fed: piece by piece, in doses by its stages. */
-final readonly class PlantingFeed
+/** How one planting is fed: piece by piece, in doses by its stages, dated when they are first asked for. */
+final class PlantingFeed
 {
+    /** @var list<FeedDay>|null */
+    private ?array $doses = null;
+
     /**
-     * @param list<PieceFeed> $pieces
-     * @param list<FeedDay>   $doses  by day
+     * @param list<PieceFeed>           $pieces
+     * @param \Closure(): list<FeedDay> $dated
      */
-    public function __construct(public Planting $planting, public CropNeed $row, public array $pieces, public array $doses)
+    public function __construct(public readonly Planting $planting, public readonly CropNeed $row, public readonly array $pieces,
+        private readonly \Closure $dated)
     {
+    }
+
+    /** @return list<FeedDay> by day */
+    public function doses(): array
+    {
+        return $this->doses ??= ($this->dated)();
     }
 
     /** Grams a square metre of one piece in the n-th dose: its part of the nitrogen, all phosphate and potash with the first. */
     public function dose(PieceFeed $piece, int $n): Nutrients
     {
-        return $piece->left->shared($this->doses[$n]->part, 0 === $n ? 1.0 : 0.0, 0 === $n ? 1.0 : 0.0);
+        return $piece->left->shared($this->doses()[$n]->part, 0 === $n ? 1.0 : 0.0, 0 === $n ? 1.0 : 0.0);
     }
 
     /** Nothing is to be given. */

@@ -30,6 +30,8 @@ final class WaterBalance
     /** Of a light rain all, of the rest so much stays where roots are (common practice). */
     private const LIGHT_RAIN = 2.0;
     private const RAIN_STAYS = 0.8;
+    /** No grower lets more be lacking, however deep the roots: an inch, mm (common practice). */
+    private const MOST_LACKING = 25.0;
 
     /** @var array<int, array{float, float}> what grass gives off and what rain stays, mm, by day */
     private array $days = [];
@@ -38,32 +40,53 @@ final class WaterBalance
     {
     }
 
-    /** @return array<int, DayWater> by number of the day, from planting until the bed is cleared, or up to a day */
-    public function of(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch, ?Day $until = null): array
+    /** @return array<int, DayWater> by number of the day, from planting until the bed is cleared */
+    public function of(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch): array
     {
         $days = [];
+        foreach ($this->run($planting, $water, $soil, $mulch, $planting->clear->number) as $day => [$uses, $rain, $lacking, $given]) {
+            $days[$day] = new DayWater($uses, $rain, $lacking, $given);
+        }
+
+        return $days;
+    }
+
+    /** @return array<int, float> mm to be given, on the days something is, up to a day */
+    public function given(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch, Day $until): array
+    {
+        $given = [];
+        foreach ($this->run($planting, $water, $soil, $mulch, $until->number) as $day => $of) {
+            if ($of[3] > 0.0) {
+                $given[$day] = $of[3];
+            }
+        }
+
+        return $given;
+    }
+
+    /** @return \Generator<int, array{float, float, float, float}> uses, rain, lacking, given, by day */
+    private function run(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch, int $until): \Generator
+    {
         $lacking = 0.0;
         [$ground, $ready, $clear] = [$planting->ground->number, $planting->ready->number, $planting->clear->number];
         $lastWater = $this->lastWater($planting, $water)->number;
-        $end = null === $until ? $clear : min($clear, $until->number);
         $isOpen = PlaceType::Field === $planting->place;
         $keeps = ($isOpen ? 1.0 : self::UNDER_ROOF) * match ($mulch) {
             Mulch::None => 1.0,
             Mulch::Straw => self::UNDER_STRAW,
             default => self::UNDER_FILM,
         };
-        for ($day = $ground; $day < $end; ++$day) {
+        $store = $soil->texture->water() * $water->depletion;
+        for ($day = $ground, $end = min($clear, $until); $day < $end; ++$day) {
             [$grass, $rain] = $this->days[$day] ??= $this->day(Day::of($day));
             $way = ($day - $ground) / max(1, $ready - $ground);
             $uses = $grass * $keeps * $water->factor($way, max(0.0, ($day - $ready) / max(1, $clear - $ready)));
             $rain = $isOpen ? $rain : 0.0;
             $lacking = max(0.0, $lacking + $uses - $rain);
-            $given = $day < $lastWater && $lacking > self::bears($water, $soil, $way) ? $lacking : 0.0;
-            $days[$day] = new DayWater($uses, $rain, $lacking, $given);
+            $given = $day < $lastWater && $lacking > self::bears($water, $store, $way) ? $lacking : 0.0;
+            yield $day => [$uses, $rain, $lacking, $given];
             $lacking -= $given;
         }
-
-        return $days;
     }
 
     /** Storage crops are dried off before they are lifted. */
@@ -72,12 +95,14 @@ final class WaterBalance
         return 0 === $water->dryOff ? $planting->clear : $planting->ready->plus(-$water->dryOff);
     }
 
-    /** mm that may be lacking before it wants: its share of what its roots reach, which grow until it is ready. */
-    private static function bears(CropWater $water, BedSoil $soil, float $way): float
+    /**
+     * mm that may be lacking before it wants: its share of what its roots reach, which grow until it is ready.
+     *
+     * @param float $store mm a metre of root it bears to be lacking
+     */
+    private static function bears(CropWater $water, float $store, float $way): float
     {
-        $root = min($water->root, self::YOUNG_ROOT + ($water->root - self::YOUNG_ROOT) * min(1.0, $way));
-
-        return $water->depletion * $soil->texture->water() * $root;
+        return min(self::MOST_LACKING, $store * min($water->root, self::YOUNG_ROOT + ($water->root - self::YOUNG_ROOT) * min(1.0, $way)));
     }
 
     /** @return array{float, float} */

@@ -46,7 +46,7 @@ final readonly class WaterPlan
                 continue;
             }
             $soil = $garden->soil->soilOf($beds[$planting->pieces[0]->bed], $garden->today);
-            $days = $balance->of($planting, $table->of($crop), $soil, $recipes->has($planting->recipe)
+            $days = $balance->given($planting, $table->of($crop), $soil, $recipes->has($planting->recipe)
                 ? $recipes->get($planting->recipe)->mulch : Mulch::None, $end);
             $worth = ($values[$planting->item] ?? 0.0) * $planting->yieldPerMetre();
             foreach ($planting->pieces as $piece) {
@@ -54,15 +54,15 @@ final readonly class WaterPlan
                 $area = $piece->length()->times($bed->width)->squareMetres * $piece->widthShare;
                 $valve = $garden->soil->valveOf($piece->bed);
                 $reaches = ($valve->way ?? WaterWay::Hand)->reaches();
-                foreach ($days as $day => $water) {
-                    if ($water->given <= 0.0 || $day < $monday->number || $day >= $end->number) {
+                foreach ($days as $day => $mm) {
+                    if ($day < $monday->number) {
                         continue;
                     }
                     $week = Day::of($day)->week()->monday()->number;
                     $key = $planting->key.' '.$piece->bed.' '.$piece->from;
                     $was = $rows[$week][$valve->key ?? ''][$key] ?? new BedWater($planting->key, $planting->item, $piece->bed, 0.0, 0.0,
                         $worth * $piece->length()->metres(), 0);
-                    $rows[$week][$valve->key ?? ''][$key] = $was->again($water->given, $water->given * $area / $reaches);
+                    $rows[$week][$valve->key ?? ''][$key] = $was->again($mm, $mm * $area / $reaches);
                 }
             }
         }

@@ -22,8 +22,11 @@ final class FeedDoses
         $doses = [];
         foreach ($tasks as $task) {
             $feed = null === $task->planting ? null : $site->feeding?->plan()->get($task->planting->key);
-            foreach ($feed->doses ?? [] as $n => $dose) {
-                if (null !== $feed && $dose->step === $task->id->step) {
+            if (null === $feed) {
+                continue;
+            }
+            foreach ($feed->doses() as $n => $dose) {
+                if ($dose->step === $task->id->step) {
                     $doses[] = [$feed, $n];
                 }
             }

@@ -6,12 +6,10 @@ namespace JollyFurrow\Task;
 
 use JollyFurrow\Diary\About;
 use JollyFurrow\Feed\FeedDay;
-use JollyFurrow\Feed\LimeNeed;
-use JollyFurrow\Feed\PhTarget;
 use JollyFurrow\Feed\PlantingFeed;
+use JollyFurrow\Feed\SoilSigns;
 use JollyFurrow\Land\Bed;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
@@ -38,7 +36,7 @@ final readonly class SoilTasks implements TaskSource
         }
         $tasks = [];
         foreach ($site->feeding->plan()->plantings as $feed) {
-            if (!$feed->isNone()) {
+            if (!$feed->isNone() && !$feed->planting->clear->isBefore($due->start) && $feed->planting->ground->isBefore($due->end)) {
                 array_push($tasks, ...$this->doses($site, $feed, $due));
             }
         }
@@ -53,11 +51,11 @@ final readonly class SoilTasks implements TaskSource
         $late = $site->started($planting)->ground->since($planting->ground);
         $isOver = Standing::Cleared === $planting->standing;
         $tasks = [];
-        foreach ($feed->doses as $n => $dose) {
+        foreach ($feed->doses() as $n => $dose) {
             $day = $dose->day->plus($late);
             if ($due->contains($day) && $this->isGiven($feed, $n)) {
                 $tasks[] = $site->ofPlanting($planting, TaskKind::Feed, $dose->step, $day, $isOver ? $day : null, $isOver,
-                    name: $dose->name, isTakenOver: null !== $this->next($feed->doses, $n, $site->garden->today->plus(-$late)));
+                    name: $dose->name, isTakenOver: null !== $this->next($feed->doses(), $n, $site->garden->today->plus(-$late)));
             }
         }
 
@@ -94,7 +92,7 @@ final readonly class SoilTasks implements TaskSource
             if (!$due->contains($day)) {
                 continue;
             }
-            foreach ($this->limed($site, $day) as $block => $beds) {
+            foreach ($this->limed($site) as $block => $beds) {
                 $length = Length::fromMicrometres(array_sum(array_map(static fn (Bed $b): int => $b->length->micrometres, $beds)));
                 $tasks[$block.$year] = $site->ofPlace(TaskKind::Lime, About::Block, (string) $block, 'lime/'.$year, $day, (string) $block,
                     array_map(static fn (Bed $b): string => $b->name, $beds), $length,
@@ -106,26 +104,16 @@ final readonly class SoilTasks implements TaskSource
     }
 
     /** @return array<string, list<Bed>> */
-    private function limed(Site $site, Day $day): array
+    private function limed(Site $site): array
     {
         $blocks = [];
         foreach ($site->garden->bedsInUse() as $bed) {
-            if (null !== self::need($site, $bed, $day)) {
+            if (null !== SoilSigns::lime($site->garden, $site->crops, $bed)) {
                 $blocks[$bed->block][] = $bed;
             }
         }
 
         return $blocks;
-    }
-
-    /** For what is planned in the bed in the year after; null: nothing is wanted. */
-    public static function need(Site $site, Bed $bed, Day $day): ?LimeNeed
-    {
-        $crops = $site->garden->plantings->where(static fn (Planting $p): bool => !$p->clear->isBefore($day) && \in_array($bed->name,
-            Site::bedsOf($p), true))->all();
-
-        return LimeNeed::of($site->garden->soil->soilOf($bed, $site->garden->today), $bed->area(),
-            PhTarget::of(array_values(array_map($site->crop(...), $crops)))->ph);
     }
 
     /** @return list<Task> one a week and valve that is to be opened */

@@ -371,6 +371,13 @@ final readonly class WordsExtension
         return $this->measure(Quantity::of($share, Unit::Share));
     }
 
+    /** Kilograms as a person can weigh them out. */
+    #[AsTwigFilter('weighable', isSafe: ['html'])]
+    public function weighable(float $kilograms): string
+    {
+        return $this->measure(Quantity::of(Mass::fromGrams($kilograms * 1000)->weighable()->grams, Unit::Gram));
+    }
+
     /** "2.5 times" */
     #[AsTwigFilter('times')]
     public function times(float $times): string

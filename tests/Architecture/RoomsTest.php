@@ -14,13 +14,13 @@ final class RoomsTest extends TestCase
         'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
         'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Diary', 'Garden', 'Bench', 'Seed', 'Season', 'Need',
         'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work', 'Feed', 'Irrigation', 'Task',
-        'Job', 'Practice', 'Paste', 'Check',
+        'Job', 'Laboratory', 'Practice', 'Paste', 'Check',
     ];
     private const SRC = [
         'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Offline', 'Practice', 'Find', 'Demo',
+            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Feed', 'Water', 'Offline', 'Practice', 'Find', 'Demo',
     ];
     /** A room of more files than this wants dividing. */
     private const MOST_FILES = 22;

@@ -67,11 +67,11 @@ final class FeedingPlanTest extends TestCase
         $feed = $this->lettuce(self::bare());
 
         self::assertSame(['2026-04-29', '2026-05-09', '2026-05-19', '2026-05-29', '2026-06-08'],
-            \array_slice(array_map(static fn (FeedDay $d): string => $d->day->iso(), $feed->doses), 0, 5));
+            \array_slice(array_map(static fn (FeedDay $d): string => $d->day->iso(), $feed->doses()), 0, 5));
         self::assertEqualsWithDelta([8.0, 15.0, 15.0], $feed->dose($feed->pieces[0], 0)->list(), 1e-9);
         self::assertSame([0.0, 0.0], [$feed->dose($feed->pieces[0], 1)->p2o5, $feed->dose($feed->pieces[0], 1)->k2o]);
         self::assertEqualsWithDelta($feed->pieces[0]->left->list(), Nutrients::sum(array_map(static fn (int $n): Nutrients => $feed->dose(
-            $feed->pieces[0], $n), array_keys($feed->doses)))->list(), 1e-9);
+            $feed->pieces[0], $n), array_keys($feed->doses())))->list(), 1e-9);
     }
 
     /** 281 g N at 40, 30 and 30 %: 112.5, 84.4, 84.4 g (common practice). */
@@ -154,8 +154,8 @@ final class FeedingPlanTest extends TestCase
         $checked = 0;
         for ($seed = 1; $seed <= 6; ++$seed) {
             foreach (Feeding::plan($this->drawn($seed))->plantings as $feed) {
-                $parts = array_sum(array_map(static fn (FeedDay $d): float => $d->part, $feed->doses));
-                self::assertTrue([] === $feed->doses || abs($parts - 1.0) < 1e-9);
+                $parts = array_sum(array_map(static fn (FeedDay $d): float => $d->part, $feed->doses()));
+                self::assertTrue([] === $feed->doses() || abs($parts - 1.0) < 1e-9);
                 foreach ($feed->pieces as $piece) {
                     ++$checked;
                     $there = Nutrients::sum(array_map(static fn (Credit $c): Nutrients => $c->gives, $piece->credits));

@@ -95,6 +95,8 @@ final class SoilLevelsTest extends TestCase
         self::assertSame([LimeKind::Lime, 13.125, 2], [$lime?->kind, $lime?->kg, $lime?->goes]);
         self::assertSame([6.0, 7.0, 8.0, 16.0], array_map(static fn (Texture $t): float => LimeNeed::lime($t, 1.0) / 100, [Texture::Sand,
             Texture::Loam, Texture::Clay, Texture::Peat]));
+        self::assertNull(LimeNeed::of(self::soil(6.9, Texture::Loam), Area::fromSquareMetres(18.75), 6.5), 'a little high is lived with');
+        self::assertSame(LimeKind::Sulphur, LimeNeed::of(self::soil(7.0, Texture::Loam), Area::fromSquareMetres(18.75), 6.5)?->kind);
         self::assertNull(LimeNeed::of(self::soil(6.4, Texture::Loam), Area::fromSquareMetres(18.75), 6.5), 'near enough');
         self::assertNull(LimeNeed::of(self::soil(null, Texture::Loam), Area::fromSquareMetres(18.75), 6.5), 'no test, no lime');
     }
