@@ -81,7 +81,7 @@ final readonly class Credits
     public function of(Planting $planting, Stretch $stretch, BedSoil $soil, array $before, Nutrients $carried): array
     {
         $credits = [new Credit(CreditKind::OrganicMatter, Nutrients::of(0.1 * self::ORGANIC_KG_HA * min(self::ORGANIC_MOST,
-            $soil->organic) * $this->warmth($planting->ground, $planting->clear), 0.0, 0.0)),
+            $soil->organic) * min(1.0, $this->warmth($planting->ground, $planting->clear)), 0.0, 0.0)),
             ...$this->greenManures($planting, $before), ...$this->spreads($planting, $stretch->bed), ...$this->compost($planting, $before)];
         $credits = $carried->isNone() ? $credits : [...$credits, new Credit(CreditKind::Carried, $carried)];
 

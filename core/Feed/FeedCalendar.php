@@ -5,14 +5,22 @@ declare(strict_types=1);
 namespace JollyFurrow\Feed;
 
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Work\CareCalendar;
+use JollyFurrow\Work\CarePoint;
 use JollyFurrow\Work\CareRule;
 use JollyFurrow\Working\Source;
 
 /** Dates the parts of a crop's nitrogen by its stages: growth and pickings move them. */
 final readonly class FeedCalendar
 {
+    /** Of the northern half of the world. */
+    private const SPRING_DAY = '03-25';
+    private const SPRING = 'in spring';
+
     /** @param list<FeedRule> $rules the first that fits counts */
     public function __construct(private array $rules)
     {
@@ -37,6 +45,9 @@ final readonly class FeedCalendar
      */
     public function of(Planting $planting, Crop $crop, CareCalendar $care): array
     {
+        if (Pattern::Perennial === $crop->pattern) {
+            return self::yearly($planting, $care);
+        }
         $doses = [];
         foreach ($this->parts($crop) as $n => $part) {
             $rule = new CareRule('feed-'.$n, $part->name, $part->from, $part->after, $part->share, $part->every, $part->until, [], [], [],
@@ -49,6 +60,16 @@ final readonly class FeedCalendar
         $sum = array_sum(array_map(static fn (FeedDay $d): float => $d->part, $doses));
         usort($doses, static fn (FeedDay $a, FeedDay $b): int => [$a->day->number, $a->step] <=> [$b->day->number, $b->step]);
 
-        return array_map(static fn (FeedDay $d): FeedDay => $d->of($sum), $doses);
+        return array_map(static fn (FeedDay $d, int $n): FeedDay => $d->of($sum, 0 === $n), $doses, array_keys($doses));
+    }
+
+    /** @return list<FeedDay> what stands for years has its year's need each spring */
+    private static function yearly(Planting $planting, CareCalendar $care): array
+    {
+        $rule = new CareRule('feed', self::SPRING, CarePoint::Ground, null, 0.0, null, 1.0, [], [], [], [], 0, 0.0, '', Source::practice(),
+            MonthDay::parse(self::SPRING_DAY));
+
+        return array_map(static fn (Day $day): FeedDay => new FeedDay('feed-year/'.$day->year(), self::SPRING, $day, 1.0, 1.0),
+            $care->daysOf($rule, $planting));
     }
 }

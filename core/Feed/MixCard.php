@@ -19,34 +19,38 @@ final class MixCard
     private const GRAMS = 0.1;
 
     /**
-     * @param list<array{PlantingFeed, int}> $doses plantings, and which of their doses
+     * @param list<array{PlantingFeed, int}> $doses   plantings, and which of their doses
+     * @param bool                           $isRough one mix for all where that can be: for what is to be bought
      *
      * @return list<Mix>
      */
-    public static function of(Garden $garden, array $doses): array
+    public static function of(Garden $garden, array $doses, bool $isRough = false): array
     {
         $rules = $garden->soil->rules;
         $shed = FeedSchool::InCompost === $rules->school ? array_values(array_filter($garden->soil->shed,
             static fn (ShedProduct $p): bool => Release::Compost === $p->release)) : $garden->soil->shed;
         $allowed = FeedSchool::InCompost === $rules->school ? null : $rules->allowed()->times(self::GRAMS);
 
-        return (new BlockMixes(ProductChoice::from($shed), $rules->mixCents, short: $rules->short, allowed: $allowed))
-            ->of(self::needs($doses));
+        $needs = self::needs($doses);
+        $choice = ProductChoice::from($shed);
+        $one = $isRough && [] !== $needs ? Mix::of($needs, $choice, $allowed, $rules->short) : null;
+
+        return null !== $one ? [$one] : (new BlockMixes($choice, $rules->mixCents, short: $rules->short, allowed: $allowed))->of($needs);
     }
 
     /**
      * @param list<array{PlantingFeed, int}> $doses
      *
-     * @return list<BedNeed> keyed by planting, dose and stretch
+     * @return list<BedNeed> keyed by planting, dose and piece
      */
     public static function needs(array $doses): array
     {
         $needs = [];
         foreach ($doses as [$feed, $n]) {
-            foreach ($feed->pieces as $piece) {
+            foreach ($feed->pieces as $at => $piece) {
                 $need = $feed->dose($piece, $n);
                 if (!$need->isNone()) {
-                    $needs[] = new BedNeed($feed->planting->key.'/'.$feed->doses()[$n]->step.'/'.$piece->stretch->bed.'/'.$piece->stretch->from,
+                    $needs[] = new BedNeed($feed->planting->key.'/'.$feed->doses()[$n]->step.'/'.$at,
                         $piece->stretch->bed, $piece->area, $need, $piece->stretch->length()->metres());
                 }
             }

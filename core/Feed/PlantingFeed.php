@@ -28,10 +28,12 @@ final class PlantingFeed
         return $this->doses ??= ($this->dated)();
     }
 
-    /** Grams a square metre of one piece in the n-th dose: its part of the nitrogen, all phosphate and potash with the first. */
+    /** Grams a square metre of one piece in the n-th dose. */
     public function dose(PieceFeed $piece, int $n): Nutrients
     {
-        return $piece->left->shared($this->doses()[$n]->part, 0 === $n ? 1.0 : 0.0, 0 === $n ? 1.0 : 0.0);
+        $dose = $this->doses()[$n];
+
+        return $piece->left->shared($dose->part, $dose->minerals, $dose->minerals);
     }
 
     /** Nothing is to be given. */

@@ -37,10 +37,11 @@ final readonly class Purchases
     private static function products(Garden $garden, FeedingPlan $plan): array
     {
         $doses = [];
+        $beds = $garden->bedsByName();
         foreach ([] === $garden->soil->shed ? [] : $plan->plantings as $feed) {
             foreach ($feed->doses() as $n => $dose) {
                 if (!$dose->day->isBefore($garden->today) && $dose->day->since($garden->today) <= self::AHEAD) {
-                    $doses[self::month($dose->day)->number][$garden->bedsByName()[self::bed($feed)]->block ?? ''][] = [$feed, $n];
+                    $doses[self::month($dose->day)->number][$beds[self::bed($feed)]->block ?? ''][] = [$feed, $n];
                 }
             }
         }
@@ -53,7 +54,7 @@ final readonly class Purchases
         foreach ($doses as $month => $blocks) {
             $kilograms = [];
             foreach ($blocks as $of) {
-                foreach (MixCard::of($garden, $of) as $mix) {
+                foreach (MixCard::of($garden, $of, true) as $mix) {
                     foreach ($mix->parts as $part) {
                         $kilograms[$part['product']->key] = ($kilograms[$part['product']->key] ?? 0.0) + $mix->kilograms($part['product']);
                     }

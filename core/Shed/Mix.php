@@ -49,7 +49,7 @@ final readonly class Mix
             }
             $beds[] = self::dosed($bed, $times, $kg, $gives, $dose->lacking);
         }
-        usort($beds, static fn (BedDose $a, BedDose $b): int => strnatcmp($a->bed->bed.$a->bed->key, $b->bed->bed.$b->bed->key));
+        usort($beds, static fn (BedDose $a, BedDose $b): int => strnatcmp($a->bed->bed.' '.$a->bed->key, $b->bed->bed.' '.$b->bed->key));
         $all = array_sum(array_map(static fn (BedDose $b): float => $b->kg, $beds));
         $parts = array_map(static fn (array $part): array => ['product' => $part['product'], 'share' => $part['kg'] / max(1e-12, $kg)],
             $dose->parts);

@@ -21,6 +21,9 @@ enum Sum: string
     case SeedWeight = 'seed-weight';
     case Compost = 'compost';
     case Fertiliser = 'fertiliser';
+    case FeedNitrogen = 'feed-nitrogen';
+    case FeedPhosphate = 'feed-phosphate';
+    case FeedPotash = 'feed-potash';
     case StepHours = 'step-hours';
     case PlantingPrice = 'planting-price';
     case YieldInAll = 'yield-in-all';

@@ -37,7 +37,7 @@ final class FeedingController extends Page
         $site = $this->sites->of($visit->gardenId);
         $this->sayer->speakFor(Formatter::of($site->garden->settings));
 
-        return $this->show($request, $visit, $site, $this->forms->fresh(RulesType::class, RulesData::of($site->garden->soil->rules)));
+        return $this->show($request, $visit, $site, $this->forms->fresh(RulesType::class, RulesData::of($site->garden->soil->rules, $site->garden->settings->units)));
     }
 
     #[Route('/g/{garden}/feeding', name: 'feeding_keep', methods: ['POST'])]
@@ -46,7 +46,7 @@ final class FeedingController extends Page
         $site = $this->sites->of($visit->gardenId);
         $this->sayer->speakFor(Formatter::of($site->garden->settings));
         $was = $site->garden->soil->rules;
-        $typed = RulesData::of($was);
+        $typed = RulesData::of($was, $site->garden->settings->units);
         $form = $this->forms->sent($request, RulesType::class, $typed);
         if (!$form->isValid()) {
             return $this->show($request, $visit, $site, $form);

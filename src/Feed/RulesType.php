@@ -7,6 +7,8 @@ namespace App\Feed;
 use App\Form\CaseType;
 use App\Form\NumberType;
 use App\Form\ShareType;
+use App\Wording\Sayer;
+use JollyFurrow\Measure\Unit;
 use JollyFurrow\Soil\CompostWay;
 use JollyFurrow\Soil\FeedSchool;
 use JollyFurrow\Soil\RateBasis;
@@ -21,14 +23,19 @@ final class RulesType extends AbstractType
 {
     private const MOST = 2000.0;
 
+    public function __construct(private readonly Sayer $sayer)
+    {
+    }
+
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
         $builder->add('school', CaseType::class, ['label' => 'How you feed', 'class' => FeedSchool::class])
             ->add('basis', CaseType::class, ['label' => 'A rate for a hectare means', 'class' => RateBasis::class])
             ->add('compost', CaseType::class, ['label' => 'Compost, where the preparation brings it', 'class' => CompostWay::class]);
+        $rate = $this->sayer->formatter()->symbol(Unit::KilogramPerHectare);
         foreach (['over' => 'May be over the need', 'dose' => 'Standing dose'] as $name => $label) {
             foreach (['N' => 'N', 'P' => 'P₂O₅', 'K' => 'K₂O'] as $of => $nutrient) {
-                $builder->add($name.$of, NumberType::class, ['label' => $label.', '.$nutrient.', kg/ha', 'most' => self::MOST]);
+                $builder->add($name.$of, NumberType::class, ['label' => $label.', '.$nutrient.', '.$rate, 'most' => self::MOST]);
             }
         }
         $builder->add('short', ShareType::class, ['label' => 'One mix may leave a bed short by'])

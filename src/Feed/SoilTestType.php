@@ -44,7 +44,7 @@ final class SoilTestType extends AbstractType
             ->add('salt', NumberType::class, $number('Salts (EC), dS/m', 100.0))
             ->add('saltBy', CaseType::class, $case('measured in', SaltWay::class))
             ->add('texture', CaseType::class, $case('Texture by hand', Texture::class))
-            ->add('worms', CountType::class, ['label' => 'Worms in a spadeful', 'required' => false, 'most' => 1000, 'help' => '20 cm each way'])
+            ->add('worms', CountType::class, ['label' => 'Worms in a spadeful', 'required' => false, 'most' => 1000, 'help' => 'as deep and wide as the spade'])
             ->add('pan', LengthType::class, ['label' => 'A probe stands at', 'required' => false, 'short' => true, 'most' => 2.0])
             ->add('words', TextType::class, ['label' => 'Laboratory, what was seen', 'required' => false, 'empty_data' => '']);
     }

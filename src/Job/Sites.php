@@ -25,7 +25,7 @@ use JollyFurrow\Work\CareCalendar;
 final readonly class Sites
 {
     /** Valves are looked at so far ahead. */
-    private const WATER_WEEKS = 6;
+    private const WATER_WEEKS = 4;
 
     public function __construct(private Snapshot $snapshot, private CropBook $crops, private RecipeBook $recipes, private CareFile $care,
         private JobsFile $jobs, private SoilTables $tables, private SimulatedStation $station, private DropFolder $folder)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Books\CareFile;
+use App\Books\SoilTables;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
@@ -31,7 +32,7 @@ final class PlantingController extends Page
 {
     #[Route('/g/{garden}/planting/{planting}', name: 'planting', methods: ['GET'])]
     public function show(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book,
-        RecipeBook $recipes, CareFile $care): Response
+        RecipeBook $recipes, CareFile $care, SoilTables $tables): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $found = $snapshot->planting($visit->gardenId, $planting, $stand->garden)
@@ -60,6 +61,7 @@ final class PlantingController extends Page
             'care_choices' => $tending->choices($found),
             'recipe' => $recipes->get($found->recipe),
             'steps' => (new Leads($stand->garden))->dated($recipes->get($found->recipe), $found),
+            'food' => PlantingFood::of($found, $stand->garden, $book, $recipes, $tables, $tending),
             'sheet' => PlantingSheet::of($found, $crop, $stand->garden, $recipes),
             'serves' => $stand->expected->serves[$found->key] ?? [],
             'total' => $stand->expected->total[$found->key] ?? 0.0,

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace App\Tests\Plan;
 
+use App\Books\SoilTables;
 use App\File\GardenReader;
 use App\Plan\PlantingSheet;
 use App\Tests\Support\AppCase;
 use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Feed\Feeding;
+use JollyFurrow\Feed\FeedWorking;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Recipe\RecipeBook;
+use JollyFurrow\Work\CareCalendar;
 use JollyFurrow\Working\Working;
 use Symfony\Component\ExpressionLanguage\ExpressionFunction;
 use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
@@ -47,12 +51,20 @@ final class WorkingsTest extends AppCase
         $book = $this->service(CropBook::class);
         $recipes = $this->service(RecipeBook::class);
         $garden = $this->service(GardenReader::class)->read((string) file_get_contents(__DIR__.'/../../../demo/garden.json'));
-        foreach ($this->service(Planner::class)->draw($garden)->new as $planting) {
+        $plan = $this->service(Planner::class)->draw($garden);
+        $drawn = $garden->with($plan->plantings());
+        $feeding = new Feeding($drawn, $book, $recipes, $this->service(SoilTables::class)->needs(), $this->service(SoilTables::class)->calendar(),
+            new CareCalendar($drawn, $book, $recipes, []));
+        foreach ($plan->new as $planting) {
             $sheet = PlantingSheet::of($planting, $book->get($planting->item), $garden, $recipes);
             $hours = array_map(static fn (\JollyFurrow\Preparation\DatedStep $step): Working => $step->hours,
                 (new \JollyFurrow\Preparation\Leads($garden))->dated($recipes->get($planting->recipe), $planting));
             $all = [$sheet->spots, $sheet->seed->plants, $sheet->seed->cells, $sheet->seed->trays, $sheet->seed->seeds,
                 $sheet->seed->grams, $sheet->compost->working, $sheet->fertiliser, $sheet->yield, ...$sheet->dates, ...$hours];
+            $feed = $feeding->plan()->get($planting->key);
+            foreach ($feed->pieces ?? [] as $piece) {
+                array_push($all, ...FeedWorking::of($piece, $feed->row ?? throw new \LogicException('never')));
+            }
             self::assertCount(2, $sheet->dates, $planting->key);
             foreach (array_filter($all) as $working) {
                 yield $planting->key.': '.$working->sum->value => $working;

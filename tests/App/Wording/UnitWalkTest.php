@@ -23,10 +23,10 @@ final class UnitWalkTest extends AppCase
             'job', 'ladder',
         'log', 'members', 'mend', 'note', 'own', 'planting_cover', 'promises', 'proposal', 'recipe', 'recipes', 'rules', 'season',
             'stand', 'standing',
-        'temper', 'wishes_cost',
+        'temper', 'wishes_cost', 'soil_report',
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
-    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'file_lists_out', 'crops_export', 'file_export'];
+    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'file_lists_out', 'crops_export', 'file_export'];
 
     /** @return iterable<string, array{0: string, 1?: array<string, string>, 2?: bool}> path, what is sent, whether it comes as a panel */
     public static function walk(): iterable
@@ -58,6 +58,13 @@ final class UnitWalkTest extends AppCase
         yield 'calendar' => ['calendar'];
         yield 'sheet' => ['week/sheet'];
         yield 'typed back' => ['week/back'];
+        yield 'soil' => ['soil'];
+        yield 'soil refused' => ['soil', ['place' => '', 'day' => 'soon', 'ph' => '20', 'depth' => 'deep']];
+        yield 'feeding' => ['feeding'];
+        yield 'shed' => ['shed'];
+        yield 'shed refused' => ['shed', ['name' => '', 'n' => '120', 'price' => 'dear', 'step' => '']];
+        yield 'water' => ['water'];
+        yield 'purchases' => ['purchases'];
         yield 'own job refused' => ['own-jobs', ['words' => '', 'first' => 'soon', 'every' => '0', 'hours' => '-1', 'bears' => 'snow',
             'wait' => '1']];
         yield 'own care refused' => ['own-jobs/care', ['crop' => 'moonfruit', 'words' => '', 'after' => 'later', 'from' => 'ground',
@@ -116,7 +123,7 @@ final class UnitWalkTest extends AppCase
         }
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
-                'beds_blocks', 'beds_list', 'find', 'file_lists'];
+                'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }
