@@ -249,20 +249,24 @@ $diary = new Diary([], [
     new SeedLot('s6', 'radish', 80.0, Day::parse('2026-06-29'), 2025, null, 'Hollow Seeds', 100.0, 640, 'roller with 24 holes, 3 cm'),
 ]);
 // The soil: two beds of E have had much compost, block F is acid, tunnel 2 is salty, the rest was tested block by block.
-$tested = static fn (string $key, string $bed, string $block, float $ph, float $organic, float $p, float $k, ?float $salt = null): SoilTest => new SoilTest(
-    $key, $bed, $block, Day::parse('2025-10-14'), Length::fromCentimetres(20), $ph, null, $organic, $p, Extract::Olsen, $k,
-    Extract::AmmoniumNitrate, salt: $salt, saltBy: null === $salt ? null : SaltWay::OneToTwo, texture: Texture::Loam,
-    words: 'Wendle Laboratory');
-$feeds = static fn (string $key, string $name, Nutrients $percent, float $cents, Release $release, string $measure, float $step, ?float $stock,
+$tested = static fn (string $key, string $bed, string $block, float $ph, float $organic, float $p, float $k,
+    ?float $salt = null): SoilTest => new SoilTest(
+        $key, $bed, $block, Day::parse('2025-10-14'), Length::fromCentimetres(20), $ph, null, $organic, $p, Extract::Olsen, $k,
+        Extract::AmmoniumNitrate, salt: $salt, saltBy: null === $salt ? null : SaltWay::OneToTwo, texture: Texture::Loam,
+        words: 'Wendle Laboratory');
+$feeds = static fn (string $key, string $name, Nutrients $percent, float $cents, Release $release, string $measure, float $step,
+    ?float $stock,
     Heat $heat = Heat::NoManure, ?float $litre = null): ShedProduct => new ShedProduct($key, $name, $percent, $cents, $release, $heat,
         $measure, $step, $stock, $litre);
 $bedsOf = static fn (string ...$names): array => array_values(array_map(static fn (Bed $b): string => $b->name, array_filter($beds,
     static fn (Bed $b): bool => in_array($b->block, $names, true))));
 $soil = new SoilBook([
-    $tested('t1', '', 'A', 6.6, 4.1, 28.0, 210.0), $tested('t2', '', 'B', 6.5, 3.8, 22.0, 150.0), $tested('t3', '', 'C', 6.4, 3.6, 19.0, 110.0),
-    $tested('t4', '', 'D', 6.5, 3.9, 24.0, 170.0), $tested('t5', 'E3', '', 6.7, 6.2, 88.0, 320.0), $tested('t6', 'E4', '', 6.8, 6.0, 93.0, 340.0),
+    $tested('t1', '', 'A', 6.6, 4.1, 28.0, 210.0), $tested('t2', '', 'B', 6.5, 3.8, 22.0, 150.0), $tested('t3', '', 'C', 6.4, 3.6, 19.0,
+        110.0),
+    $tested('t4', '', 'D', 6.5, 3.9, 24.0, 170.0), $tested('t5', 'E3', '', 6.7, 6.2, 88.0, 320.0), $tested('t6', 'E4', '', 6.8, 6.0, 93.0,
+        340.0),
     $tested('t7', '', 'F', 5.4, 3.2, 14.0, 95.0), $tested('t8', '', 'Tunnel 1', 6.8, 5.0, 41.0, 300.0, 0.7),
-    $tested('t9', '', 'Tunnel 2', 6.9, 5.6, 52.0, 430.0, 1.4),
+    $tested('t9', '', 'Tunnel 2', 6.9, 5.6, 52.0, 430.0, 2.2),
 ], [
     $feeds('compost', 'Garden compost', Nutrients::of(0.8, 0.4, 0.7), 4.0, Release::Compost, 'barrow', 50.0, null, Heat::Composted, 0.6),
     $feeds('feather', 'Feather meal', Nutrients::of(12.0, 0.0, 0.0), 165.0, Release::Meal, 'scoop', 0.4, 60.0),

@@ -16,6 +16,9 @@ use JollyFurrow\Measure\Unit;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\Residue;
+use JollyFurrow\Soil\Heat;
+use JollyFurrow\Soil\ManureWait;
+use JollyFurrow\Soil\Spread;
 use JollyFurrow\Time\Day;
 
 /**
@@ -27,6 +30,8 @@ final class Ground
 {
     /** @var array<string, list<Occupant>> by bed */
     private array $stands = [];
+    /** @var array<string, Spread> the last raw manure, by bed */
+    private array $raw = [];
     /** @var array<string, array<int, list<array{int, int}>>> by family: place of a bed in walking order => first and last days */
     private array $families = [];
     /** @var array<string, int> place in walking order, by bed */
@@ -46,6 +51,9 @@ final class Ground
         $this->beds = $beds;
         $this->order = $order;
         $this->gap = new FamilyGap($garden, $book);
+        foreach ($garden->soil->spreads as $spread) {
+            Heat::Raw !== $spread->heat ?: $this->raw[$spread->bed] = $spread;
+        }
         foreach ($garden->history as $past) {
             $day = $past->cleared->number;
             $this->stand('', $past->stretch, $past->crop, $past->crop, $day, $day, $day);
@@ -157,12 +165,22 @@ final class Ground
         return array_map(static fn (array $free): Length => Length::fromMicrometres($free[1] - $free[0]), $this->free($bed, $start, $last));
     }
 
+    /** The first day of harvest that raw manure on the bed leaves, where the stay would be ready before; null: it does not mind. */
+    private function cleanFrom(Bed $bed, Stay $stay): ?Day
+    {
+        $raw = Pattern::GreenManure === $stay->crop->pattern ? null : $this->raw[$bed->name] ?? null;
+        $until = null === $raw ? null : ManureWait::until($raw, $stay->crop) ?? $raw->day->plus(ManureWait::TOUCHING);
+
+        return null === $raw || null === $until || $stay->last < $raw->day->number || $until->number <= $stay->ready ? null : $until;
+    }
+
     /** Whether any rule keeps something off the bed at some time; where none does, it need not be asked further. */
     private function hasRules(Bed $bed): bool
     {
         $rules = $this->garden->settings->rules;
 
-        return null !== $bed->retired || [] !== $bed->quarantine || [] !== $rules->notHere || isset($rules->resting[$bed->name]);
+        return null !== $bed->retired || [] !== $bed->quarantine || [] !== $rules->notHere || isset($rules->resting[$bed->name])
+            || isset($this->raw[$bed->name]);
     }
 
     public function mayStand(Bed $bed, Stay $stay): bool
@@ -179,11 +197,13 @@ final class Ground
         $rules = $this->garden->settings->rules;
         $kept = $bed->quarantineOf($stay->crop->family, Day::of($stay->start));
         $rest = $rules->rests($bed->name, $stay->period());
+        $clean = $this->cleanFrom($bed, $stay);
         $off = $rules->keepsOff($stay->crop, $bed);
 
         return array_values(array_filter([
             null === $kept ? null : self::breach(Rule::Quarantined, ...[...self::why($kept->why), 'family' => $stay->crop->family,
                 'bed' => $bed->name, 'until' => $kept->until]),
+            null === $clean ? null : self::breach(Rule::ManureWaits, crop: $stay->crop->key, bed: $bed->name, until: $clean),
             null === $bed->retired || !$bed->isRetiredOn(Day::of($stay->last)) ? null : self::breach(Rule::Retired, bed: $bed->name,
                 since: $bed->retired),
             null === $rest ? null : self::breach(Rule::Resting, ...[...self::why($rest->why), 'bed' => $bed->name,

@@ -19,6 +19,8 @@ enum Rule: string implements Code
     case WrongPlace = 'wrong-place';
     /** Values: family, bed, until, why. */
     case Quarantined = 'quarantined';
+    /** Values: crop, bed, until. */
+    case ManureWaits = 'manure-waits';
     /** Values: bed, since. */
     case Retired = 'retired';
     /** Values: bed, until, why. */
@@ -51,7 +53,8 @@ enum Rule: string implements Code
     public function isHard(): bool
     {
         return match ($this) {
-            self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined, self::Retired, self::Resting,
+            self::NoSuchBed, self::BeyondBed, self::GroundTaken, self::WrongPlace, self::Quarantined, self::ManureWaits, self::Retired,
+            self::Resting,
             self::NotHere,
             self::TooNearInFlower, self::ComesToNothing => true,
             default => false,

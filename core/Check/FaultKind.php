@@ -34,6 +34,7 @@ enum FaultKind: string
     case BeyondBed = 'beyond-bed';
     case WrongPlace = 'wrong-place';
     case Quarantined = 'quarantined';
+    case ManureWaits = 'manure-waits';
     case Retired = 'retired';
     case Resting = 'resting';
     case NotHere = 'not-here';

@@ -17,6 +17,11 @@ final readonly class WhereRules
     /** @var array<string, Sheet> */
     private array $beds;
     private Sheet $rules;
+    /** @var list<Sheet> raw manure that was spread */
+    private array $raw;
+    /** What is eaten hangs above the soil: 90 days, else 120 (7 CFR 205.203(c)(1)). */
+    private const HANGS = ['tomato', 'pepper', 'eggplant', 'cucumber', 'bean-runner', 'bean-broad', 'pea', 'corn', 'okra', 'bitter-gourd',
+        'bottle-gourd', 'brussels-sprouts'];
 
     public function __construct(Sheet $garden, private CropBook $book)
     {
@@ -26,6 +31,8 @@ final readonly class WhereRules
         }
         $this->beds = $beds;
         $this->rules = $garden->part('settings')->part('plan_rules');
+        $this->raw = array_values(array_filter($garden->has('spreads') ? $garden->parts('spreads') : [],
+            static fn (Sheet $s): bool => 'raw' === $s->text('manure')));
     }
 
     /**
@@ -62,6 +69,14 @@ final readonly class WhereRules
         foreach ($bed->parts('quarantine') as $kept) {
             if ($kept->text('family') === $crop->family && ($kept->day('until') ?? 0) >= $start) {
                 $found[] = [FaultKind::Quarantined, \sprintf('The %s family is kept off bed %s.', $crop->family, $name)];
+            }
+        }
+        foreach ($this->raw as $manure) {
+            $from = $manure->day('worked_in') ?? $manure->day('day') ?? 0;
+            $wait = \in_array($crop->item(), self::HANGS, true) ? 90 : 120;
+            if ($manure->text('bed') === $name && ($manure->day('day') ?? 0) <= $last && ($planting->day('ready') ?? 0) < $from + $wait) {
+                $found[] = [FaultKind::ManureWaits, \sprintf('%s on bed %s is ready before raw manure is %d days old.', $crop->name,
+                    $name, $wait)];
             }
         }
         if (null !== $bed->day('retired') && $bed->day('retired') <= $last) {

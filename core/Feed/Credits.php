@@ -122,7 +122,8 @@ final readonly class Credits
         return $credits;
     }
 
-    /** @return list<Credit> what was spread on the bed before it, but not for itself; the first crop after it in a year has all of that year */
+    /** @return list<Credit> what was spread on the bed before it,
+     * but not for itself; the first crop after it in a year has all of that year */
     private function spreads(Planting $planting, string $bed): array
     {
         $credits = [];
@@ -145,7 +146,8 @@ final readonly class Credits
     {
         foreach ($this->stood[$spread->bed] ?? [] as $other) {
             $years = $other->ground->since($spread->day);
-            if ($other->key !== $planting->key && $other->ground->isBefore($planting->ground) && $years >= 0 && intdiv($years, 365) === $year) {
+            if ($other->key !== $planting->key && $other->ground->isBefore($planting->ground) && $years >= 0 && intdiv($years,
+                365) === $year) {
                 return false;
             }
         }

@@ -25,7 +25,8 @@ final class FeedWorking
     {
         $inputs = [Input::of('need', $piece->need->get($nutrient), Unit::GramPerSquareMetre, $row->source)];
         foreach (CreditKind::cases() as $kind) {
-            $given = array_sum(array_map(static fn (Credit $c): float => $c->kind === $kind ? $c->gives->get($nutrient) : 0.0, $piece->credits));
+            $given = array_sum(array_map(static fn (Credit $c): float => $c->kind === $kind ? $c->gives->get($nutrient) : 0.0,
+                $piece->credits));
             $inputs[] = Input::of(self::name($kind), $given, Unit::GramPerSquareMetre, match ($kind) {
                 CreditKind::OrganicMatter, CreditKind::GreenManure => Source::practice(),
                 CreditKind::Spread, CreditKind::Compost, CreditKind::Carried => Source::garden(From::TheBed),

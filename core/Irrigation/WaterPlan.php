@@ -126,8 +126,9 @@ final readonly class WaterPlan
                 $beds = array_values($rows[$day->number][$valve->key ?? ''] ?? []);
                 usort($beds, static fn (BedWater $a, BedWater $b): int => [$b->mm, $a->bed] <=> [$a->mm, $b->bed]);
                 if (null !== $valve || [] !== $beds) {
-                    $list[$day->number][] = new ValveWeek($valve, $day, $beds, array_sum(array_map(static fn (BedWater $b): float => $b->litres,
-                        $beds)), [] === $beds ? 0 : max(array_map(static fn (BedWater $b): int => $b->times, $beds)));
+                    $list[$day->number][] = new ValveWeek($valve, $day, $beds,
+                        array_sum(array_map(static fn (BedWater $b): float => $b->litres,
+                            $beds)), [] === $beds ? 0 : max(array_map(static fn (BedWater $b): int => $b->times, $beds)));
                 }
             }
         }

@@ -12,7 +12,8 @@ use JollyFurrow\Soil\SoilUnit;
 /** One column of a report as its heading says; what it does not say is null, and asked about. */
 final readonly class ReportColumn
 {
-    private const EXTRACTS = ['olsen' => Extract::Olsen, 'bicarb' => Extract::Olsen, 'mehlich' => Extract::Mehlich3, 'm3' => Extract::Mehlich3,
+    private const EXTRACTS = ['olsen' => Extract::Olsen, 'bicarb' => Extract::Olsen, 'mehlich' => Extract::Mehlich3,
+        'm3' => Extract::Mehlich3,
         'bray' => Extract::Bray1, 'morgan' => Extract::Morgan, 'cal' => Extract::Cal, 'ammonium nitrate' => Extract::AmmoniumNitrate,
         'nh4no3' => Extract::AmmoniumNitrate, 'acetate' => Extract::AmmoniumAcetate];
 
@@ -25,11 +26,13 @@ final readonly class ReportColumn
     public static function of(int $index, string $heading, ReportValue $value, array $answers): self
     {
         $text = mb_strtolower($heading);
-        $salt = 1 === preg_match('/1\s*:\s*2(?!\d)/', $text) ? SaltWay::OneToTwo : (1 === preg_match('/1\s*:\s*5/', $text) ? SaltWay::OneToFive
+        $salt = 1 === preg_match('/1\s*:\s*2(?!\d)/', $text) ? SaltWay::OneToTwo : (1 === preg_match('/1\s*:\s*5/', $text)
+            ? SaltWay::OneToFive
             : (str_contains($text, 'paste') ? SaltWay::Paste : null));
 
         return new self($index, $heading, $value, SoilUnit::tryFrom($answers['unit-'.$index] ?? '') ?? self::unit($text),
-            Extract::tryFrom($answers['way-'.$index] ?? '') ?? self::extract($text), SaltWay::tryFrom($answers['way-'.$index] ?? '') ?? $salt,
+            Extract::tryFrom($answers['way-'.$index] ?? '') ?? self::extract($text), SaltWay::tryFrom($answers['way-'.$index] ?? '')
+                ?? $salt,
             1 === preg_match('/p2o5|k2o|phosphate|potash/', $text) ? true : 'oxide' === ($answers['oxide-'.$index] ?? ''));
     }
 

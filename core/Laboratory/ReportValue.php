@@ -45,7 +45,8 @@ enum ReportValue: string
     /** "mg/kg" and "ds/m" are no magnesium and no sulphur. */
     private static function withoutUnits(string $heading): string
     {
-        return trim((string) preg_replace('#mg\s*/?\s*(kg|l|100\s*g)(\s*-1)?|[dm]s\s*/\s*(m|cm)|meq?\s*/\s*100\s*g|cmol\S*#', ' ', $heading));
+        return trim((string) preg_replace('#mg\s*/?\s*(kg|l|100\s*g)(\s*-1)?|[dm]s\s*/\s*(m|cm)|meq?\s*/\s*100\s*g|cmol\S*#', ' ',
+            $heading));
     }
 
     /** Its number means nothing without a unit. */

@@ -29,7 +29,8 @@ final readonly class SoilReport
      * @param array<string, list<ReportRow>> $twice   samples of one place and day, by place
      * @param array<string, string>          $answers
      */
-    private function __construct(public array $columns, public array $rows, public array $twice, private array $answers, private Garden $garden)
+    private function __construct(public array $columns, public array $rows, public array $twice, private array $answers,
+        private Garden $garden)
     {
     }
 
@@ -78,7 +79,7 @@ final readonly class SoilReport
     }
 
     /**
-     * @param Day          $day    where the report has no date, or one that could be read in two ways
+     * @param Day          $day   where the report has no date, or one that could be read in two ways
      * @param list<string> $taken keys of tests there are
      *
      * @return list<SoilTest>
@@ -190,7 +191,8 @@ final readonly class SoilReport
             }
         }
 
-        return [] === $values && [] === $wrong ? null : new ReportRow($n, $sample, self::place($n, $sample, $answers, $garden), $day, $values,
+        return [] === $values && [] === $wrong ? null : new ReportRow($n, $sample, self::place($n, $sample, $answers, $garden), $day,
+            $values,
             $texture, $wrong);
     }
 

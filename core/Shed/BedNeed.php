@@ -14,7 +14,8 @@ final readonly class BedNeed
      * @param Nutrients $need   grams a square metre, after credits
      * @param float     $length metres of bed
      */
-    public function __construct(public string $key, public string $bed, public Area $area, public Nutrients $need, public float $length = 1.0)
+    public function __construct(public string $key, public string $bed, public Area $area, public Nutrients $need,
+        public float $length = 1.0)
     {
     }
 }

@@ -13,9 +13,9 @@ use JollyFurrow\Soil\Nutrients;
 final readonly class BlockMixes
 {
     /**
-     * @param float          $fee    cents a mix takes to weigh and carry
-     * @param float          $excess cents a kilogram of nutrient over the need is reckoned at
-     * @param float          $short  share of a need that may be missing on a bed
+     * @param float          $fee     cents a mix takes to weigh and carry
+     * @param float          $excess  cents a kilogram of nutrient over the need is reckoned at
+     * @param float          $short   share of a need that may be missing on a bed
      * @param Nutrients|null $allowed grams a square metre over the need; null: any
      */
     public function __construct(private ProductChoice $choice, private float $fee = 300.0, private float $excess = 300.0,

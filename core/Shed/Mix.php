@@ -108,6 +108,7 @@ final readonly class Mix
             $short = $need <= 1e-9 || \in_array($nutrient, $lacking, true) ? $short : max($short, ($need - $given->get($nutrient)) / $need);
         }
 
-        return new BedDose($bed, $times * $kg * $bed->area->squareMetres, $given, max(0.0, $short), $given->minus($bed->need)->atLeastNone());
+        return new BedDose($bed, $times * $kg * $bed->area->squareMetres, $given, max(0.0, $short),
+            $given->minus($bed->need)->atLeastNone());
     }
 }

@@ -25,7 +25,8 @@ final readonly class SoilBook
 
     public function isEmpty(): bool
     {
-        return [] === $this->tests && [] === $this->shed && [] === $this->spreads && [] === $this->valves && new FeedRules() == $this->rules;
+        return [] === $this->tests && [] === $this->shed && [] === $this->spreads && [] === $this->valves
+            && new FeedRules() == $this->rules;
     }
 
     public function product(string $key): ?ShedProduct

@@ -11,17 +11,17 @@ use JollyFurrow\Time\Day;
 final readonly class SoilTest
 {
     /**
-     * @param string        $bed     empty: of the block
-     * @param string        $block   empty: of the bed
-     * @param float|null    $organic organic matter, percent
-     * @param float|null    $p       phosphorus, mg a kg, as the extract draws it
-     * @param float|null    $k       potassium, mg a kg
-     * @param float|null    $ca      mg a kg, as $mg, $s, $b
-     * @param float|null    $salt    dS/m, as measured
-     * @param float|null    $cec     cmol a kg
-     * @param int|null      $worms   in a spadeful of 20 cm each way
-     * @param Length|null   $pan     how deep a probe goes until it stands
-     * @param string        $words   laboratory, place of the sample, what was seen
+     * @param string      $bed     empty: of the block
+     * @param string      $block   empty: of the bed
+     * @param float|null  $organic organic matter, percent
+     * @param float|null  $p       phosphorus, mg a kg, as the extract draws it
+     * @param float|null  $k       potassium, mg a kg
+     * @param float|null  $ca      mg a kg, as $mg, $s, $b
+     * @param float|null  $salt    dS/m, as measured
+     * @param float|null  $cec     cmol a kg
+     * @param int|null    $worms   in a spadeful of 20 cm each way
+     * @param Length|null $pan     how deep a probe goes until it stands
+     * @param string      $words   laboratory, place of the sample, what was seen
      */
     public function __construct(
         public string $key,
@@ -53,8 +53,10 @@ final readonly class SoilTest
     /** The same taken on another day. */
     public function on(Day $day): self
     {
-        return new self($this->key, $this->bed, $this->block, $day, $this->depth, $this->ph, $this->buffer, $this->organic, $this->p, $this->pBy,
-            $this->k, $this->kBy, $this->ca, $this->mg, $this->s, $this->b, $this->salt, $this->saltBy, $this->cec, $this->texture, $this->worms,
+        return new self($this->key, $this->bed, $this->block, $day, $this->depth, $this->ph, $this->buffer, $this->organic, $this->p,
+            $this->pBy,
+            $this->k, $this->kBy, $this->ca, $this->mg, $this->s, $this->b, $this->salt, $this->saltBy, $this->cec, $this->texture,
+            $this->worms,
             $this->pan, $this->words);
     }
 

@@ -49,7 +49,8 @@ final class FeedDoses
             foreach ($mix->beds as $bed) {
                 foreach ($mix->parts as $part) {
                     $product = $part['product'];
-                    $spreads[] = new Spread($bed->bed->key.'/'.$product->key, $bed->bed->bed, $day, $product->name, $bed->kg * $part['share'],
+                    $spreads[] = new Spread($bed->bed->key.'/'.$product->key, $bed->bed->bed, $day, $product->name,
+                        $bed->kg * $part['share'],
                         $product->percent, $product->release, $product->heat, $bed->bed->area, $day);
                 }
             }

@@ -31,8 +31,10 @@ final readonly class SoilTables
     /** @throws UnusableFile naming every field that is wrong */
     public function needs(): NeedTable
     {
-        return new NeedTable($this->rows('needs.csv', static fn (Node $n): CropNeed => new CropNeed($n->text('key', 60), $n->text('name', 80),
-            self::words($n->text('crops', 500, '/^/')), self::numbers($n, 'n', 7), self::numbers($n, 'p2o5', 5), self::numbers($n, 'k2o', 5),
+        return new NeedTable($this->rows('needs.csv', static fn (Node $n): CropNeed => new CropNeed($n->text('key', 60), $n->text('name',
+            80),
+            self::words($n->text('crops', 500, '/^/')), self::numbers($n, 'n', 7), self::numbers($n, 'p2o5', 5), self::numbers($n, 'k2o',
+                5),
             self::source($n))));
     }
 

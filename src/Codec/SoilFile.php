@@ -54,7 +54,8 @@ final class SoilFile
      */
     public static function read(Node $node, array $beds, array $blocks): SoilBook
     {
-        $tests = array_map(static fn (Node $n): SoilTest => self::test($n, self::place($n, 'bed', $beds), self::place($n, 'block', $blocks)),
+        $tests = array_map(static fn (Node $n): SoilTest => self::test($n, self::place($n, 'bed', $beds), self::place($n, 'block',
+            $blocks)),
             self::objects($node, 'soil_tests', Limits::SOIL_TESTS));
         $shed = array_map(self::product(...), self::objects($node, 'shed', Limits::SHED));
         $spreads = array_map(static fn (Node $n): Spread => self::spread($n, self::place($n, 'bed', $beds)), self::objects($node, 'spreads',
@@ -62,7 +63,8 @@ final class SoilFile
         $valves = array_map(static fn (Node $n): Valve => self::valve($n, array_values(array_intersect($n->texts('beds', Limits::BEDS, 60),
             $beds))), self::objects($node, 'valves', Limits::VALVES));
 
-        return new SoilBook($tests, $shed, $spreads, $valves, $node->has('feeding') ? self::rules($node->object('feeding')) : new FeedRules());
+        return new SoilBook($tests, $shed, $spreads, $valves, $node->has('feeding') ? self::rules($node->object('feeding'))
+            : new FeedRules());
     }
 
     /** @return array<string, mixed> */
@@ -117,8 +119,9 @@ final class SoilFile
 
     public static function spread(Node $n, string $bed): Spread
     {
-        return new Spread($n->text('key', 120, self::KEY, 'a key of its own'), $bed, $n->day('day'), $n->text('product', 80), $n->float('kg', 0,
-            1_000_000), self::percent($n), $n->choice('release', Release::class), $n->choice('manure', Heat::class),
+        return new Spread($n->text('key', 120, self::KEY, 'a key of its own'), $bed, $n->day('day'), $n->text('product', 80),
+            $n->float('kg', 0,
+                1_000_000), self::percent($n), $n->choice('release', Release::class), $n->choice('manure', Heat::class),
             Area::fromSquareMetres($n->float('area_m2', 0.01, 1_000_000)), $n->has('worked_in') ? $n->day('worked_in') : null);
     }
 
@@ -131,8 +134,9 @@ final class SoilFile
     /** @param list<string> $beds */
     public static function valve(Node $n, array $beds): Valve
     {
-        return new Valve($n->text('key', 36, self::SHED_KEY, 'a key of its own'), $n->text('name', 60), $beds, $n->float('litres_per_minute', 0,
-            100_000), $n->choice('way', WaterWay::class), $n->has('every') ? $n->int('every', 1, 60) : null);
+        return new Valve($n->text('key', 36, self::SHED_KEY, 'a key of its own'), $n->text('name', 60), $beds,
+            $n->float('litres_per_minute', 0,
+                100_000), $n->choice('way', WaterWay::class), $n->has('every') ? $n->int('every', 1, 60) : null);
     }
 
     /** @return array<string, mixed> */
@@ -148,14 +152,17 @@ final class SoilFile
 
     public static function rules(Node $n): FeedRules
     {
-        $three = static fn (string $field): ?Nutrients => $n->has($field) ? Nutrients::of(...[...$n->numbers($field, 3, 0, 2000), 0.0, 0.0, 0.0])
+        $three = static fn (string $field): ?Nutrients => $n->has($field) ? Nutrients::of(...[...$n->numbers($field, 3, 0, 2000), 0.0,
+            0.0, 0.0])
             : null;
         $level = static fn (string $field): SoilLevel => SoilLevel::from($n->int($field, 0, 4));
 
         return new FeedRules($n->choice('school', FeedSchool::class), $n->choice('rates_are_of', RateBasis::class), $n->choice('compost',
-            CompostWay::class), $three('over_kg_ha'), $three('standing_kg_ha'), $n->float('short', 0, 0.9), $n->int('mix_cents', 0, 1_000_000),
+            CompostWay::class), $three('over_kg_ha'), $three('standing_kg_ha'), $n->float('short', 0, 0.9), $n->int('mix_cents', 0,
+                1_000_000),
             $level('untested'), $level('tunnels'), $n->float('organic', 0, 100), $n->choice('texture', Texture::class),
-            $n->has('source_litres_per_hour') ? $n->float('source_litres_per_hour', 0, 10_000_000) : null, $n->float('source_hours', 0, 24));
+            $n->has('source_litres_per_hour') ? $n->float('source_litres_per_hour', 0, 10_000_000) : null, $n->float('source_hours', 0,
+                24));
     }
 
     private static function percent(Node $n): Nutrients

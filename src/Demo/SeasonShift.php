@@ -91,10 +91,12 @@ final class SeasonShift
 
     private static function soil(SoilBook $soil, int $days): SoilBook
     {
-        $spreads = array_map(static fn (Spread $s): Spread => new Spread(self::key($s->key, $days), $s->bed, $s->day->plus($days), $s->product,
+        $spreads = array_map(static fn (Spread $s): Spread => new Spread(self::key($s->key, $days), $s->bed, $s->day->plus($days),
+            $s->product,
             $s->kg, $s->percent, $s->release, $s->heat, $s->area, $s->workedIn?->plus($days)), $soil->spreads);
 
-        return new SoilBook(array_map(static fn (SoilTest $t): SoilTest => $t->on($t->day->plus($days)), $soil->tests), $soil->shed, $spreads,
+        return new SoilBook(array_map(static fn (SoilTest $t): SoilTest => $t->on($t->day->plus($days)), $soil->tests), $soil->shed,
+            $spreads,
             $soil->valves, $soil->rules);
     }
 

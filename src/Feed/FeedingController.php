@@ -37,7 +37,8 @@ final class FeedingController extends Page
         $site = $this->sites->of($visit->gardenId);
         $this->sayer->speakFor(Formatter::of($site->garden->settings));
 
-        return $this->show($request, $visit, $site, $this->forms->fresh(RulesType::class, RulesData::of($site->garden->soil->rules, $site->garden->settings->units)));
+        return $this->show($request, $visit, $site, $this->forms->fresh(RulesType::class, RulesData::of($site->garden->soil->rules,
+            $site->garden->settings->units)));
     }
 
     #[Route('/g/{garden}/feeding', name: 'feeding_keep', methods: ['POST'])]

@@ -44,7 +44,8 @@ final class ProductData
         $data->name = $product->name;
         $data->for = Mass::fromGrams(25_000);
         $data->price = Money::fromCents((int) round($product->cents * 25));
-        [$data->release, $data->heat, $data->measure, $data->litre] = [$product->release, $product->heat, $product->measure, $product->litre];
+        [$data->release, $data->heat, $data->measure, $data->litre] = [$product->release, $product->heat, $product->measure,
+            $product->litre];
         $data->step = Mass::fromGrams($product->step * 1000);
         $data->stock = null === $product->stock ? null : Mass::fromGrams($product->stock * 1000);
 
@@ -57,7 +58,8 @@ final class ProductData
         [$p, $k] = $this->isElement ? [$this->p / Nutrient::P_IN_P2O5, $this->k / Nutrient::K_IN_K2O] : [$this->p, $this->k];
 
         return new ShedProduct($key, $this->name, Nutrients::of($this->n, round(min(100.0, $p), 3), round(min(100.0, $k), 3)),
-            round(($this->price->cents ?? 0) / $for, 4), $this->release, $this->heat, $this->measure, max(0.001, ($this->step->grams ?? 50.0)
+            round(($this->price->cents ?? 0) / $for, 4), $this->release, $this->heat, $this->measure, max(0.001, ($this->step->grams
+                ?? 50.0)
             / 1000), null === $this->stock ? null : $this->stock->grams / 1000, $this->litre);
     }
 }

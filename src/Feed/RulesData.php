@@ -56,8 +56,10 @@ final class RulesData
 
     public function rules(FeedRules $was): FeedRules
     {
-        return new FeedRules($this->school, $this->basis, $this->compost, $this->kilograms($this->overN, $this->overP, $this->overK, $was->allowed()),
-            $this->kilograms($this->doseN, $this->doseP, $this->doseK, $was->standing()), $this->short->value ?? $was->short, $was->mixCents, $this->untested,
+        return new FeedRules($this->school, $this->basis, $this->compost, $this->kilograms($this->overN, $this->overP, $this->overK,
+            $was->allowed()),
+            $this->kilograms($this->doseN, $this->doseP, $this->doseK, $was->standing()), $this->short->value ?? $was->short,
+            $was->mixCents, $this->untested,
             $this->tunnels, $this->organic, $this->texture, $was->sourceLitres, $was->sourceHours);
     }
 

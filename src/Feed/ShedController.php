@@ -61,7 +61,8 @@ final class ShedController extends Page
         $product = $typed->product($was->key ?? self::free($garden, $typed->name));
         $words = \sprintf('%s in the shed', $product->name);
         $this->log->record($visit->gardenId, $visit->accountId, $words, fn () => null === $was
-            ? $this->entities->persist(new ShedProductRecord($visit->gardenId, $product)) : $this->row($visit, $was->key)->become($product));
+            ? $this->entities->persist(new ShedProductRecord($visit->gardenId, $product)) : $this->row($visit,
+                $was->key)->become($product));
 
         return $this->kept($visit, $words.'.', $this->generateUrl('shed', ['garden' => $visit->gardenId]));
     }
@@ -99,7 +100,8 @@ final class ShedController extends Page
     {
         $row = $this->entities->getRepository(SpreadRecord::class)->findOneBy(['gardenId' => $visit->gardenId,
             'key' => $request->request->getString('spread')]) ?? throw $this->createNotFoundException('There is no such note.');
-        $this->log->record($visit->gardenId, $visit->accountId, 'A note of what was spread deleted', fn () => $this->entities->remove($row));
+        $this->log->record($visit->gardenId, $visit->accountId, 'A note of what was spread deleted',
+            fn () => $this->entities->remove($row));
 
         return $this->kept($visit, 'A note of what was spread deleted.', $this->generateUrl('shed', ['garden' => $visit->gardenId]));
     }
@@ -181,7 +183,8 @@ final class ShedController extends Page
      * @param FormInterface<mixed>      $form
      * @param FormInterface<mixed>|null $spread null: a fresh one
      */
-    private function show(Request $request, Visit $visit, Garden $garden, ?ShedProduct $product, FormInterface $form, ?FormInterface $spread): Response
+    private function show(Request $request, Visit $visit, Garden $garden, ?ShedProduct $product, FormInterface $form,
+        ?FormInterface $spread): Response
     {
         $isSpread = null !== $spread;
         $spread ??= $this->spreadForm($garden, new SpreadData());

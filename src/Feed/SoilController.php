@@ -18,9 +18,9 @@ use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Exception\BadInput;
 use JollyFurrow\Exception\Limits;
-use JollyFurrow\Feed\SoilSigns;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Laboratory\SoilReport;
+use JollyFurrow\Lime\SoilSigns;
 use JollyFurrow\Paste\Cells;
 use JollyFurrow\Soil\SoilTest;
 use JollyFurrow\Time\Day;
@@ -108,7 +108,8 @@ final class SoilController extends Page
             return $this->read($request, $visit, $garden, $text, $this->sayer->why($wrong));
         }
         if ('keep' !== $request->request->getString('do') || !$report->isPlain()) {
-            return $this->read($request, $visit, $garden, $text, [] === $report->rows ? 'No table of samples was found here. It wants a row of headings '
+            return $this->read($request, $visit, $garden, $text, [] === $report->rows
+                ? 'No table of samples was found here. It wants a row of headings '
                 .'such as Sample, pH, P (Olsen) mg/kg.' : '');
         }
         $tests = $report->tests($day, array_map(static fn (SoilTest $t): string => $t->key,
@@ -192,6 +193,7 @@ final class SoilController extends Page
     {
         return $this->page($request, 'feed/soil.html.twig', ['visit' => $visit, 'garden' => $garden, 'map' => SoilMap::of($garden),
             'signs' => SoilSigns::of($garden, $this->crops), 'test' => $test, 'form' => $form->createView(),
-            'isOpen' => null !== $test || $form->isSubmitted() || '' !== $request->query->getString('place')], 'soil', Forms::status($form));
+            'isOpen' => null !== $test || $form->isSubmitted() || '' !== $request->query->getString('place')], 'soil',
+            Forms::status($form));
     }
 }

@@ -42,7 +42,8 @@ final class SoilTestData
     {
         $data = new self();
         $data->place = '' === $test->bed ? $test->block : $test->bed;
-        foreach (['day', 'depth', 'ph', 'organic', 'p', 'pBy', 'k', 'kBy', 'b', 'salt', 'saltBy', 'texture', 'worms', 'pan', 'words'] as $field) {
+        foreach (['day', 'depth', 'ph', 'organic', 'p', 'pBy', 'k', 'kBy', 'b', 'salt', 'saltBy', 'texture', 'worms', 'pan',
+            'words'] as $field) {
             $data->{$field} = $test->{$field};
         }
 
@@ -60,7 +61,8 @@ final class SoilTestData
         $isBed = isset($garden->bedsByName()[$this->place]);
         $mg = fn (?float $value): ?float => null === $value ? null : $value * $this->unit->inMgPerKg();
 
-        return new SoilTest($key, $isBed ? $this->place : '', $isBed ? '' : $this->place, $this->day ?? $garden->today, $this->depth, $this->ph,
+        return new SoilTest($key, $isBed ? $this->place : '', $isBed ? '' : $this->place, $this->day ?? $garden->today, $this->depth,
+            $this->ph,
             null, $this->organic, $mg($this->p), $this->pBy, $mg($this->k), $this->kBy, b: $mg($this->b), salt: $this->salt,
             saltBy: $this->saltBy, texture: $this->texture, worms: $this->worms, pan: $this->pan, words: $this->words);
     }

@@ -24,7 +24,8 @@ final class SoilTestType extends AbstractType
 {
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
-        $number = static fn (string $label, float $most, string $help = ''): array => ['label' => $label, 'required' => false, 'most' => $most,
+        $number = static fn (string $label, float $most, string $help = ''): array => ['label' => $label, 'required' => false,
+            'most' => $most,
             'help' => $help];
         $case = static fn (string $label, string $class, string $help = ''): array => ['label' => $label, 'class' => $class,
             'required' => false, 'placeholder' => '', 'help' => $help];
@@ -44,7 +45,8 @@ final class SoilTestType extends AbstractType
             ->add('salt', NumberType::class, $number('Salts (EC), dS/m', 100.0))
             ->add('saltBy', CaseType::class, $case('measured in', SaltWay::class))
             ->add('texture', CaseType::class, $case('Texture by hand', Texture::class))
-            ->add('worms', CountType::class, ['label' => 'Worms in a spadeful', 'required' => false, 'most' => 1000, 'help' => 'as deep and wide as the spade'])
+            ->add('worms', CountType::class, ['label' => 'Worms in a spadeful', 'required' => false, 'most' => 1000,
+                'help' => 'as deep and wide as the spade'])
             ->add('pan', LengthType::class, ['label' => 'A probe stands at', 'required' => false, 'short' => true, 'most' => 2.0])
             ->add('words', TextType::class, ['label' => 'Laboratory, what was seen', 'required' => false, 'empty_data' => '']);
     }

@@ -28,7 +28,8 @@ final class SpreadData
     public function spreads(Garden $garden): array
     {
         $product = $garden->soil->product($this->product);
-        $beds = array_values(array_filter($garden->bedsInUse(), fn ($bed): bool => $bed->name === $this->place || ($bed->block === $this->place
+        $beds = array_values(array_filter($garden->bedsInUse(), fn ($bed): bool => $bed->name === $this->place
+            || ($bed->block === $this->place
             && !isset($garden->bedsByName()[$this->place]))));
         if (null === $product || null === $this->amount || null === $this->day) {
             return [];

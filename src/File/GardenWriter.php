@@ -6,11 +6,11 @@ namespace App\File;
 
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
-use App\Codec\SoilFile;
 use App\Codec\Millimetres;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
 use App\Codec\RecipeReader;
+use App\Codec\SoilFile;
 use App\Codec\TemperFile;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;

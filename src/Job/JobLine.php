@@ -80,7 +80,8 @@ final readonly class JobLine
             if ($week->valve?->name === $job->name) {
                 $minutes = $week->minutes();
 
-                return [...null === $minutes ? [] : [$week->times.' ×', Quantity::of(round($minutes / max(1, $week->times)), Unit::Minute), '·'],
+                return [...null === $minutes ? [] : [$week->times.' ×', Quantity::of(round($minutes / max(1, $week->times)),
+                    Unit::Minute), '·'],
                     Quantity::of($week->litres, Unit::Litre)];
             }
         }

@@ -55,10 +55,12 @@ final readonly class Sites
         };
 
         $care = new CareCalendar($garden, $this->crops, $this->recipes, $this->care->load());
-        $water = [] === $garden->soil->valves ? null : WaterPlan::of($garden, $this->crops, $this->recipes, $this->tables->water(), $outlook,
+        $water = [] === $garden->soil->valves ? null : WaterPlan::of($garden, $this->crops, $this->recipes, $this->tables->water(),
+            $outlook,
             self::WATER_WEEKS);
 
-        return new Site($garden, $this->crops, $this->recipes, $this->jobs->load(), $care, new SoilDays($garden->climate->measured, $outlook),
+        return new Site($garden, $this->crops, $this->recipes, $this->jobs->load(), $care, new SoilDays($garden->climate->measured,
+            $outlook),
             new Feeding($garden, $this->crops, $this->recipes, $this->tables->needs(), $this->tables->calendar(), $care), $water);
     }
 }

@@ -23,16 +23,17 @@ use JollyFurrow\Working\Working;
 final readonly class PlantingFood
 {
     /**
-     * @param list<array{bed: string, workings: list<Working>}>  $pieces
-     * @param list<array{dose: FeedDay, mixes: list<Mix>}>       $doses
-     * @param bool                                               $isComposted the preparation brings compost this time
+     * @param list<array{bed: string, workings: list<Working>}> $pieces
+     * @param list<array{dose: FeedDay, mixes: list<Mix>}>      $doses
+     * @param bool                                              $isComposted the preparation brings compost this time
      */
     private function __construct(public array $pieces, public array $doses, public bool $isComposted)
     {
     }
 
     /** Null: nothing is said of the shed or the soil, so nothing can be reckoned but the usual rate. */
-    public static function of(Planting $planting, Garden $garden, CropBook $book, RecipeBook $recipes, SoilTables $tables, CareCalendar $care): ?self
+    public static function of(Planting $planting, Garden $garden, CropBook $book, RecipeBook $recipes, SoilTables $tables,
+        CareCalendar $care): ?self
     {
         $feed = [] === $garden->soil->shed && [] === $garden->soil->tests ? null : (new Feeding($garden, $book, $recipes, $tables->needs(),
             $tables->calendar(), $care))->plan()->get($planting->key);
@@ -46,7 +47,8 @@ final readonly class PlantingFood
         $composted = array_filter($feed->pieces, static fn (PieceFeed $p): bool => [] !== array_filter($p->credits,
             static fn ($c): bool => CreditKind::Compost === $c->kind));
 
-        return new self(array_map(static fn (PieceFeed $p): array => ['bed' => $p->stretch->bed, 'workings' => FeedWorking::of($p, $feed->row)],
+        return new self(array_map(static fn (PieceFeed $p): array => ['bed' => $p->stretch->bed, 'workings' => FeedWorking::of($p,
+            $feed->row)],
             $feed->pieces), $doses, [] !== $composted);
     }
 }

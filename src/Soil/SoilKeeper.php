@@ -64,7 +64,8 @@ final readonly class SoilKeeper
         $ids = $this->ids($gardenId, 'bed');
         $record = $this->entities->getRepository(ValveRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $valve->key]);
         null === $record ? $this->entities->persist($record = new ValveRecord($gardenId, $valve)) : $record->become($valve);
-        foreach ($this->entities->getRepository(ValveBedRecord::class)->findBy(['gardenId' => $gardenId, 'valveId' => $record->id]) as $hung) {
+        foreach ($this->entities->getRepository(ValveBedRecord::class)->findBy(['gardenId' => $gardenId,
+            'valveId' => $record->id]) as $hung) {
             $this->entities->remove($hung);
         }
         foreach ($valve->beds as $bed) {

@@ -43,9 +43,11 @@ final readonly class SoilRows
                 'name' => $r->text('name')])), $this->rows('SELECT key_name, name, data FROM shed_product WHERE garden_id = ? ORDER BY id',
                     $gardenId)),
             array_map(static fn (Row $r): Spread => SoilFile::spread(self::node($r, ['key' => $r->text('key_name'),
-                'day' => $r->day('day')->iso()]), $r->text('bed')), $this->rows('SELECT s.key_name, s.day, s.data, b.name AS bed FROM spread s '
-                    .'JOIN bed b ON b.garden_id = s.garden_id AND b.id = s.bed_id WHERE s.garden_id = ? ORDER BY s.day, s.id', $gardenId)),
-            array_map(static fn (Row $r): Valve => SoilFile::valve(self::node($r, ['key' => $r->text('key_name'), 'name' => $r->text('name')]),
+                'day' => $r->day('day')->iso()]), $r->text('bed')),
+                $this->rows('SELECT s.key_name, s.day, s.data, b.name AS bed FROM spread s '
+                .'JOIN bed b ON b.garden_id = s.garden_id AND b.id = s.bed_id WHERE s.garden_id = ? ORDER BY s.day, s.id', $gardenId)),
+            array_map(static fn (Row $r): Valve => SoilFile::valve(self::node($r, ['key' => $r->text('key_name'),
+                'name' => $r->text('name')]),
                 $beds[$r->text('id')] ?? []), $this->rows('SELECT id, key_name, name, data FROM valve WHERE garden_id = ? ORDER BY id',
                     $gardenId)),
             null === $rules ? new FeedRules() : SoilFile::rules(self::node($rules, [])));

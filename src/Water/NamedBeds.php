@@ -24,9 +24,11 @@ final readonly class NamedBeds
         $at = array_flip(array_map(mb_strtolower(...), $names));
         $found = $unknown = [];
         foreach (array_filter(array_map(trim(...), explode(',', $text)), static fn (string $t): bool => '' !== $t) as $part) {
-            [$from, $to] = [...array_map(static fn (string $t): string => mb_strtolower(trim($t)), preg_split('/\s+to\s+|–/u', $part) ?: []), '', ''];
-            $block = array_keys(array_filter($garden->bedsInUse(), static fn (Bed $b): bool => mb_strtolower($b->block) === preg_replace('/^block\s+/',
-                '', $from)));
+            [$from, $to] = [...array_map(static fn (string $t): string => mb_strtolower(trim($t)), preg_split('/\s+to\s+|–/u',
+                $part) ?: []), '', ''];
+            $block = array_keys(array_filter($garden->bedsInUse(),
+                static fn (Bed $b): bool => mb_strtolower($b->block) === preg_replace('/^block\s+/',
+                    '', $from)));
             if (isset($at[$from]) && ('' === $to || isset($at[$to]))) {
                 $found = [...$found, ...range($at[$from], '' === $to ? $at[$from] : $at[$to])];
             } elseif ('' === $to && [] !== $block) {

@@ -20,7 +20,8 @@ final class ValveType extends AbstractType
     {
         $builder
             ->add('name', TextType::class, ['label' => 'Valve', 'empty_data' => ''])
-            ->add('beds', TextType::class, ['label' => 'Beds', 'required' => false, 'empty_data' => '', 'help' => 'A1 to A8, B3, or a block'])
+            ->add('beds', TextType::class, ['label' => 'Beds', 'required' => false, 'empty_data' => '',
+                'help' => 'A1 to A8, B3, or a block'])
             ->add('litres', NumberType::class, ['label' => 'Litres a minute', 'most' => 100_000.0, 'help' => 'with all its beds open'])
             ->add('way', CaseType::class, ['label' => 'By', 'class' => WaterWay::class])
             ->add('every', CountType::class, ['label' => 'You open it every so many days', 'required' => false, 'least' => 1, 'most' => 60,

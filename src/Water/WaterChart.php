@@ -17,8 +17,9 @@ final readonly class WaterChart
     private const STEP = 84;
 
     /**
-     * @param list<array{x: int, monday: Day, litres: float, isOver: bool, bars: list<array{y: float, h: float, n: int, name: string}>}> $weeks
-     * @param list<array{y: float, litres: float}>                                                                      $scale
+     * @param list<array{x: int, monday: Day, litres: float, isOver: bool,
+     *     bars: list<array{y: float, h: float, n: int, name: string}>}> $weeks
+     * @param list<array{y: float, litres: float}> $scale
      */
     private function __construct(public array $weeks, public array $scale, public ?float $source, public int $width)
     {

@@ -71,7 +71,8 @@ final class WaterController extends Page
             return $this->show($request, $visit, $site, $was, $form, Entry::fresh());
         }
         $valve = $typed->valve($was->key ?? self::free($garden), $beds->beds);
-        $this->log->record($visit->gardenId, $visit->accountId, 'Valve '.$valve->name, fn () => $this->keeper->valve($visit->gardenId, $valve));
+        $this->log->record($visit->gardenId, $visit->accountId, 'Valve '.$valve->name, fn () => $this->keeper->valve($visit->gardenId,
+            $valve));
 
         return $this->kept($visit, 'Valve '.$valve->name.' is saved.', $this->generateUrl('water', ['garden' => $visit->gardenId]));
     }
@@ -82,7 +83,8 @@ final class WaterController extends Page
         $row = $this->entities->getRepository(ValveRecord::class)->findOneBy(['gardenId' => $visit->gardenId,
             'key' => $request->request->getString('valve')]) ?? throw $this->createNotFoundException('There is no such valve.');
         $this->log->record($visit->gardenId, $visit->accountId, 'A valve deleted', function () use ($visit, $row): void {
-            foreach ($this->entities->getRepository(ValveBedRecord::class)->findBy(['gardenId' => $visit->gardenId, 'valveId' => $row->id]) as $hung) {
+            foreach ($this->entities->getRepository(ValveBedRecord::class)->findBy(['gardenId' => $visit->gardenId,
+                'valveId' => $row->id]) as $hung) {
                 $this->entities->remove($hung);
             }
             $this->entities->remove($row);
@@ -102,7 +104,8 @@ final class WaterController extends Page
             return $this->show($request, $visit, $site, null, $this->forms->fresh(ValveType::class, new ValveData()), $entry);
         }
         $r = $site->garden->soil->rules;
-        $rules = new FeedRules($r->school, $r->basis, $r->compost, $r->over, $r->standingDose, $r->short, $r->mixCents, $r->untested, $r->tunnels,
+        $rules = new FeedRules($r->school, $r->basis, $r->compost, $r->over, $r->standingDose, $r->short, $r->mixCents, $r->untested,
+            $r->tunnels,
             $r->organic, $r->texture, $litres, $hours);
         $this->log->record($visit->gardenId, $visit->accountId, 'What the source gives', function () use ($visit, $rules): void {
             $row = $this->entities->getRepository(FeedRulesRecord::class)->findOneBy(['gardenId' => $visit->gardenId]);
@@ -129,7 +132,8 @@ final class WaterController extends Page
     private function show(Request $request, Visit $visit, Site $site, ?Valve $valve, FormInterface $form, Entry $entry): Response
     {
         $plan = WaterPlan::of($site->garden, $site->crops, $site->recipes, $this->tables->water(), $site->weather->outlook, self::WEEKS);
-        $dry = array_values(array_filter(array_map(Day::of(...), array_keys($plan->weeks)), static fn (Day $d): bool => $plan->short($d) > 0.0));
+        $dry = array_values(array_filter(array_map(Day::of(...), array_keys($plan->weeks)),
+            static fn (Day $d): bool => $plan->short($d) > 0.0));
 
         return $this->page($request, 'water/water.html.twig', ['visit' => $visit, 'garden' => $site->garden, 'crops' => $site->crops,
             'plan' => $plan, 'chart' => WaterChart::of($plan), 'now' => $site->garden->today->week()->monday(), 'dry' => $dry[0] ?? null,

@@ -13,7 +13,8 @@ final class RoomsTest extends TestCase
     private const CORE = [
         'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
         'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Diary', 'Garden', 'Bench', 'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work', 'Feed', 'Irrigation', 'Task',
+        'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work', 'Lime',
+            'Feed', 'Purchase', 'Irrigation', 'Task',
         'Job', 'Laboratory', 'Practice', 'Paste', 'Check',
     ];
     private const SRC = [

@@ -12,7 +12,6 @@ use JollyFurrow\Feed\Credit;
 use JollyFurrow\Feed\Feeding;
 use JollyFurrow\Feed\MixCard;
 use JollyFurrow\Feed\PieceFeed;
-use JollyFurrow\Feed\PlantingFeed;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Shed\BedDose;
 use JollyFurrow\Shed\Mix;
@@ -24,7 +23,8 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('feed', 'Prints who is fed what of a garden file, planting by planting and dose by dose, as JSON. Exit code 0: done; 1: the shed lacks a nutrient; 2: the file cannot be used.')]
+#[AsCommand('feed', 'Prints who is fed what of a garden file, planting by planting and dose by dose, as JSON. '
+    .'Exit code 0: done; 1: the shed lacks a nutrient; 2: the file cannot be used.')]
 final class FeedCommand extends Command
 {
     public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books,
@@ -61,7 +61,8 @@ final class FeedCommand extends Command
             $plantings[] = ['planting' => $key, 'row' => $feed->row->key, 'pieces' => array_map(self::piece(...), $feed->pieces),
                 'doses' => $doses];
         }
-        $output->writeln(json_encode(['garden' => $garden->name, 'today' => $garden->today->iso(), 'unit' => 'g/m2', 'plantings' => $plantings],
+        $output->writeln(json_encode(['garden' => $garden->name, 'today' => $garden->today->iso(), 'unit' => 'g/m2',
+            'plantings' => $plantings],
             \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
         $this->file->complain($output, \sprintf('%d plantings; %d mixes lack a nutrient.', \count($plantings), $lacking));
 
@@ -83,7 +84,8 @@ final class FeedCommand extends Command
             array_map(static fn (array $p): float => round($mix->kilograms($p['product']), 3), $mix->parts)),
             'cents' => round($mix->cents), 'within_what_is_allowed' => $mix->isWithin,
             'lacking' => array_map(static fn (Nutrient $n): string => $n->value, $mix->lacking),
-            'beds' => array_map(static fn (BedDose $b): array => ['bed' => $b->bed->bed, 'kg' => round($b->kg, 3), 'short' => round($b->short, 4),
+            'beds' => array_map(static fn (BedDose $b): array => ['bed' => $b->bed->bed, 'kg' => round($b->kg, 3),
+                'short' => round($b->short, 4),
                 'over' => self::three($b->excess)], $mix->beds)];
     }
 

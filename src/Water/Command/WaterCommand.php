@@ -18,7 +18,8 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('water', 'Prints the water a garden file wants by week and valve as JSON. Exit code 0: done; 1: the source gives too little in some week; 2: the file cannot be used.')]
+#[AsCommand('water', 'Prints the water a garden file wants by week and valve as JSON. '
+    .'Exit code 0: done; 1: the source gives too little in some week; 2: the file cannot be used.')]
 final class WaterCommand extends Command
 {
     public function __construct(private readonly GardenFileArgument $file, private readonly GardenBooks $books,
@@ -46,7 +47,8 @@ final class WaterCommand extends Command
             $monday = Day::of($number);
             $short += (int) ($plan->short($monday) > 0.0);
             $weeks[] = ['monday' => $monday->iso(), 'litres' => round($plan->litres($monday)), 'short' => round($plan->short($monday)),
-                'valves' => array_map(self::valve(...), $plan->week($monday)), 'let_go_first' => array_map(self::bed(...), $plan->letGo($monday))];
+                'valves' => array_map(self::valve(...), $plan->week($monday)), 'let_go_first' => array_map(self::bed(...),
+                    $plan->letGo($monday))];
         }
         $output->writeln(json_encode(['garden' => $garden->name, 'today' => $garden->today->iso(), 'source_litres_a_week' => $plan->source,
             'weeks' => $weeks], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR),

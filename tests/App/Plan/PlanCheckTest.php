@@ -152,8 +152,10 @@ final class PlanCheckTest extends KernelTestCase
     /** @return iterable<string, array{FaultKind, callable}> */
     public static function faults(): iterable
     {
-        $plan = static fn (string $path, mixed $value): \Closure => static fn (array $garden, array $file): array => [$garden, self::changed($file, $path, $value)];
-        $garden = static fn (string $path, mixed $value): \Closure => static fn (array $file, array $drawn): array => [self::changed($file, $path, $value), $drawn];
+        $plan = static fn (string $path, mixed $value): \Closure => static fn (array $garden, array $file): array => [$garden,
+            self::changed($file, $path, $value)];
+        $garden = static fn (string $path, mixed $value): \Closure => static fn (array $file,
+            array $drawn): array => [self::changed($file, $path, $value), $drawn];
         yield 'another format' => [FaultKind::Format, $plan('version', 2)];
         yield 'another garden' => [FaultKind::OtherGarden, $plan('garden', 'Elsewhere')];
         yield 'another day' => [FaultKind::OtherDay, $plan('drawn_on', '2026-03-03')];
@@ -171,39 +173,54 @@ final class PlanCheckTest extends KernelTestCase
         yield 'not on a sowing day' => [FaultKind::NoSowingDay, $garden('settings.sowing_days', ['Sunday'])];
         yield 'out of season' => [FaultKind::OutOfSeason, $plan('plantings.0.ground', '2026-12-20')];
         yield 'too short in the nursery' => [FaultKind::WrongNursery, $plan('plantings.0.sow', '2026-04-21')];
-        yield 'bed taken too late' => [FaultKind::BedNotReady, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings.0.bed_start', self::peek($p, 'plantings.0.ground'))]];
-        yield 'ready too early' => [FaultKind::WrongReady, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings.0.ready', self::peek($p, 'plantings.0.ground'))]];
+        yield 'bed taken too late' => [FaultKind::BedNotReady, static fn (array $g, array $p): array => [$g, self::changed($p,
+            'plantings.0.bed_start', self::peek($p, 'plantings.0.ground'))]];
+        yield 'ready too early' => [FaultKind::WrongReady, static fn (array $g, array $p): array => [$g, self::changed($p,
+            'plantings.0.ready', self::peek($p, 'plantings.0.ground'))]];
         yield 'stands too long' => [FaultKind::PastItsHold, $plan('plantings.0.clear', '2026-09-30')];
-        yield 'frost first' => [FaultKind::Frosted, static fn (array $g, array $p): array => [$g, self::changed(self::changed(self::changed($p, 'plantings.0.item', 'corn'), 'plantings.0.method', 'sown'),
-            'plantings.0.clear', '2026-11-20')]];
+        yield 'frost first' => [FaultKind::Frosted, static fn (array $g, array $p): array => [$g,
+            self::changed(self::changed(self::changed($p, 'plantings.0.item', 'corn'), 'plantings.0.method', 'sown'),
+                'plantings.0.clear', '2026-11-20')]];
         yield 'too good a yield' => [FaultKind::WrongYield, $plan('plantings.0.per_metre', 40.0)];
         yield 'on no bed' => [FaultKind::NoGround, $plan('plantings.0.pieces', [])];
         yield 'on a bed that is not there' => [FaultKind::NoSuchBed, $plan('plantings.0.pieces.0.bed', 'Q7')];
         yield 'beyond the bed' => [FaultKind::BeyondBed, $plan('plantings.0.pieces.0.to_mm', 26000)];
         yield 'in the tunnel' => [FaultKind::WrongPlace, $plan('plantings.0.pieces.0.bed', 'T1')];
-        yield 'a family in quarantine' => [FaultKind::Quarantined, static fn (array $g, array $p): array => [self::changed($g, 'beds', array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []),
+        yield 'a family in quarantine' => [FaultKind::Quarantined, static fn (array $g, array $p): array => [self::changed($g, 'beds',
+            array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []),
             'quarantine' => [['family' => 'Daisy', 'until' => '2029-12-31', 'why' => '']]], self::list($g, 'beds'))), $p]];
+        yield 'before raw manure is old enough' => [FaultKind::ManureWaits, static fn (array $g, array $p): array => [self::changed($g,
+            'spreads',
+            array_map(static fn (mixed $bed): array => ['key' => 's', 'bed' => \is_array($bed) ? $bed['name'] : '', 'day' => '2026-03-20',
+                'product' => 'manure', 'manure' => 'raw', 'worked_in' => '2026-03-21'], self::list($g, 'beds'))), $p]];
         yield 'on a retired bed' => [FaultKind::Retired, static fn (array $g, array $p): array => [self::changed($g, 'beds',
             array_map(static fn (mixed $bed): array => [...(\is_array($bed) ? $bed : []), 'retired' => '2026-01-01'], self::list($g,
                 'beds'))), $p]];
-        yield 'on a resting bed' => [FaultKind::Resting, static fn (array $g, array $p): array => [self::changed($g, 'settings.plan_rules.resting', array_map(static fn (mixed $bed): array => ['bed' => \is_array($bed)
+        yield 'on a resting bed' => [FaultKind::Resting, static fn (array $g, array $p): array => [self::changed($g,
+            'settings.plan_rules.resting', array_map(static fn (mixed $bed): array => ['bed' => \is_array($bed)
             ? $bed['name'] : '', 'from' => '2026-01-01', 'to' => '2026-12-31', 'why' => ''], self::list($g, 'beds'))), $p]];
         yield 'where it is not to be' => [FaultKind::NotHere, $garden('settings.plan_rules.not_here',
             [['what' => 'Daisy', 'where' => 'A', 'why' => ''], ['what' => 'Daisy', 'where' => 'T', 'why' => '']])];
-        yield 'on a reserve bed' => [FaultKind::OnReserve, static fn (array $g, array $p): array => [self::changed($g, 'settings.plan_rules.reserve_beds', array_map(static fn (mixed $bed): mixed => \is_array($bed)
+        yield 'on a reserve bed' => [FaultKind::OnReserve, static fn (array $g, array $p): array => [self::changed($g,
+            'settings.plan_rules.reserve_beds', array_map(static fn (mixed $bed): mixed => \is_array($bed)
             ? $bed['name'] : '', self::list($g, 'beds'))), $p]];
-        yield 'corn of two kinds in flower at once' => [FaultKind::TooNearInFlower, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'one',
+        yield 'corn of two kinds in flower at once' => [FaultKind::TooNearInFlower, static fn (array $g, array $p): array => [$g,
+            self::changed($p, 'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'one',
             'item' => 'corn'], [...self::list($p, 'plantings.0'), 'key' => 'other', 'item' => 'corn', 'variety' => 'corn-supersweet']])]];
-        yield 'two on one stretch' => [FaultKind::GroundTaken, static fn (array $g, array $p): array => [$g, self::changed($p, 'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'another']])]];
-        yield 'a need left out' => [FaultKind::NeedMissing, static fn (array $g, array $p): array => [$g, self::changed($p, 'supply.0.days', \array_slice(self::list($p, 'supply.0.days'), 1))]];
+        yield 'two on one stretch' => [FaultKind::GroundTaken, static fn (array $g, array $p): array => [$g, self::changed($p,
+            'plantings', [...self::list($p, 'plantings'), [...self::list($p, 'plantings.0'), 'key' => 'another']])]];
+        yield 'a need left out' => [FaultKind::NeedMissing, static fn (array $g, array $p): array => [$g, self::changed($p,
+            'supply.0.days', \array_slice(self::list($p, 'supply.0.days'), 1))]];
         yield 'a need made smaller' => [FaultKind::NeedWrong, $plan('supply.0.days.0.promised', 3)];
         yield 'a need made up' => [FaultKind::NeedUnknown, $plan('supply.0.days.0.day', '2026-06-04')];
         yield 'more served than needed' => [FaultKind::ServedTooMuch, $plan('supply.0.days.0.served', 400)];
         yield 'served out of nothing' => [FaultKind::ServedWithoutSource, $plan('supply.0.days.0.from', [])];
         yield 'served by what is not there' => [FaultKind::UnknownSource, $plan('supply.0.days.0.from', ['nothing@2026-01-01#1' => 21])];
-        yield 'served by what is too young' => [FaultKind::TooEarlyOrTooOld, static fn (array $g, array $p): array => [$g, self::changed(self::changed($p, 'plantings.0.ready', '2026-08-01'), 'plantings.0.clear', '2026-08-10')]];
+        yield 'served by what is too young' => [FaultKind::TooEarlyOrTooOld, static fn (array $g, array $p): array => [$g,
+            self::changed(self::changed($p, 'plantings.0.ready', '2026-08-01'), 'plantings.0.clear', '2026-08-10')]];
         yield 'served by too short a row' => [FaultKind::MoreThanItGives, $plan('plantings.0.pieces.0.to_mm', 300)];
-        yield 'a shortage kept quiet' => [FaultKind::ShortageHidden, static fn (array $g, array $p): array => [$g, self::changed(self::changed($p, 'supply.0.days.0.served', 0), 'supply.0.days.0.from', [])]];
+        yield 'a shortage kept quiet' => [FaultKind::ShortageHidden, static fn (array $g, array $p): array => [$g,
+            self::changed(self::changed($p, 'supply.0.days.0.served', 0), 'supply.0.days.0.from', [])]];
         yield 'a shortage made up' => [FaultKind::ShortageUnknown,
             $plan('short', [['item' => 'lettuce-head', 'outlet' => 'stall', 'day' => '2026-06-06', 'units' => 4]])];
         yield 'a share made better' => [FaultKind::ShareWrong, $plan('promises_kept', 0.5)];

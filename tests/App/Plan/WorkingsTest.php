@@ -53,7 +53,8 @@ final class WorkingsTest extends AppCase
         $garden = $this->service(GardenReader::class)->read((string) file_get_contents(__DIR__.'/../../../demo/garden.json'));
         $plan = $this->service(Planner::class)->draw($garden);
         $drawn = $garden->with($plan->plantings());
-        $feeding = new Feeding($drawn, $book, $recipes, $this->service(SoilTables::class)->needs(), $this->service(SoilTables::class)->calendar(),
+        $feeding = new Feeding($drawn, $book, $recipes, $this->service(SoilTables::class)->needs(),
+            $this->service(SoilTables::class)->calendar(),
             new CareCalendar($drawn, $book, $recipes, []));
         foreach ($plan->new as $planting) {
             $sheet = PlantingSheet::of($planting, $book->get($planting->item), $garden, $recipes);

@@ -123,7 +123,7 @@ final class PracticeTest extends AppCase
                 foreach (array_keys($entries) as $route) {
                     $page = $this->browser->request('GET', $router->generate($route, ['garden' => $this->garden]));
                     self::assertResponseIsSuccessful();
-                    self::assertGreaterThan(300, mb_strlen($page->filter('main')->text()), $route.' in month '.$month);
+                    self::assertGreaterThan(180, mb_strlen($page->filter('main')->text()), $route.' in month '.$month);
                 }
             }
             self::assertSelectorTextContains('.practice', 'Practice day');

@@ -14,16 +14,19 @@ use JollyFurrow\Soil\Spread;
 /** Journeys through soil, shed, feeding and water: typed, refused, kept, taken back. */
 final class SoilPagesTest extends AppCase
 {
-    private const SHED = ['feeding' => ['school' => 'by-test', 'rates_are_of' => 'beds', 'compost' => 'none', 'short' => 0.1, 'mix_cents' => 300,
+    private const SHED = ['feeding' => ['school' => 'by-test', 'rates_are_of' => 'beds', 'compost' => 'none', 'short' => 0.1,
+        'mix_cents' => 300,
         'untested' => 2, 'tunnels' => 3, 'organic' => 1.0, 'texture' => 'loam', 'source_hours' => 8.0], 'shed' => [
         ['key' => 'meal', 'name' => 'Feather meal', 'n' => 12, 'p2o5' => 0, 'k2o' => 0, 'cents_per_kg' => 180, 'release' => 'soluble',
             'manure' => 'none', 'measure' => 'scoop', 'step_kg' => 0.25],
-        ['key' => 'all', 'name' => 'All round', 'n' => 4, 'p2o5' => 6, 'k2o' => 8, 'cents_per_kg' => 60, 'release' => 'soluble', 'manure' => 'none',
+        ['key' => 'all', 'name' => 'All round', 'n' => 4, 'p2o5' => 6, 'k2o' => 8, 'cents_per_kg' => 60, 'release' => 'soluble',
+            'manure' => 'none',
             'step_kg' => 0.5],
         ['key' => 'cow', 'name' => 'Cow manure', 'n' => 0.6, 'p2o5' => 0.3, 'k2o' => 0.7, 'cents_per_kg' => 900, 'release' => 'manure',
             'manure' => 'raw', 'step_kg' => 50]],
         'plantings' => [1 => ['key' => 'radish@2026-03-03#1', 'item' => 'radish', 'method' => 'sown', 'place' => 'field',
-            'recipe' => 'broadfork-harrow', 'sow' => '2026-03-03', 'ground' => '2026-03-03', 'bed_start' => '2026-02-25', 'ready' => '2026-04-12',
+            'recipe' => 'broadfork-harrow', 'sow' => '2026-03-03', 'ground' => '2026-03-03', 'bed_start' => '2026-02-25',
+                'ready' => '2026-04-12',
             'clear' => '2026-04-20', 'per_metre' => 11.0, 'standing' => 'planned', 'locked' => true, 'remarks' => [],
             'pieces' => [['bed' => 'A1', 'from_mm' => 0, 'to_mm' => 6000, 'width_share' => 1.0]]]]];
 
@@ -44,7 +47,8 @@ final class SoilPagesTest extends AppCase
             $test->organic]);
         $this->browser->followRedirect();
         self::assertStringContainsString('Too acid', $this->text());
-        self::assertStringContainsString('of ground limestone in all, for pH 6.5', (string) preg_replace('/\s+/', ' ', strip_tags($this->text())));
+        self::assertStringContainsString('of ground limestone in all, for pH 6.5', (string) preg_replace('/\s+/', ' ',
+            strip_tags($this->text())));
         $this->browser->submitForm('Undo');
         self::assertSame($before, $this->exported());
     }
@@ -68,7 +72,8 @@ final class SoilPagesTest extends AppCase
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('What the headings leave open', $this->text());
         self::assertSame([], $this->snapshot()->soil->tests);
-        $this->post($this->path('/soil/report'), ['text' => $table, 'do' => 'keep', 'unit-2' => 'mg/kg', 'way-2' => 'olsen', 'place-2' => 'T',
+        $this->post($this->path('/soil/report'), ['text' => $table, 'do' => 'keep', 'unit-2' => 'mg/kg', 'way-2' => 'olsen',
+            'place-2' => 'T',
             'day' => '2026-02-10', 'words' => 'Hollow Laboratory']);
         self::assertResponseRedirects();
         $tests = $this->snapshot()->soil->tests;
@@ -89,7 +94,8 @@ final class SoilPagesTest extends AppCase
     public function testAProduct(): void
     {
         $this->post($this->path('/shed'), ['name' => 'Bone meal', 'n' => '3', 'p' => '4', 'k' => '0', 'isElement' => '1', 'price' => '30',
-            'for' => '20 kg', 'release' => 'meal', 'heat' => 'heat-treated', 'measure' => 'bucket', 'step' => '2.5 kg', 'stock' => '', 'litre' => '']);
+            'for' => '20 kg', 'release' => 'meal', 'heat' => 'heat-treated', 'measure' => 'bucket', 'step' => '2.5 kg', 'stock' => '',
+                'litre' => '']);
         self::assertResponseRedirects();
         $product = $this->snapshot()->soil->product('bone-meal');
         self::assertSame([150.0, 2.5, null, 9.166], [$product?->cents, $product?->step, $product?->stock, $product?->percent->p2o5]);
@@ -149,7 +155,8 @@ final class SoilPagesTest extends AppCase
 
     public function testAValveAndTheSource(): void
     {
-        $this->post($this->path('/water/valve'), ['name' => 'North', 'beds' => 'A1 to A3, Z9', 'litres' => '12', 'way' => 'drip', 'every' => '']);
+        $this->post($this->path('/water/valve'), ['name' => 'North', 'beds' => 'A1 to A3, Z9', 'litres' => '12', 'way' => 'drip',
+            'every' => '']);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('"Z9" is no bed or block here', $this->text());
         $this->post($this->path('/water/valve'), ['name' => 'North', 'beds' => 'A1 to A3, block T', 'litres' => '12', 'way' => 'drip',
@@ -182,7 +189,8 @@ final class SoilPagesTest extends AppCase
     public function testABlockTakesItsTestsAndJobsAlong(): void
     {
         $this->post($this->path('/soil'), ['place' => 'T', 'day' => '2026-02-02', 'ph' => '6.3']);
-        $this->post($this->path('/own-jobs'), ['words' => 'Wash the film', 'block' => 'T', 'first' => '2026-03-03', 'every' => '', 'hours' => '2',
+        $this->post($this->path('/own-jobs'), ['words' => 'Wash the film', 'block' => 'T', 'first' => '2026-03-03', 'every' => '',
+            'hours' => '2',
             'bears' => 'any', 'wait' => '5', 'last' => '']);
         $this->post($this->path('/water/valve'), ['name' => 'North', 'beds' => 'T1', 'litres' => '12', 'way' => 'drip', 'every' => '']);
         $this->post($this->path('/bed/T1/delete'), []);
@@ -195,5 +203,4 @@ final class SoilPagesTest extends AppCase
         $this->browser->submitForm('Undo');
         self::assertSame($before, $this->exported());
     }
-
 }

@@ -14,12 +14,16 @@ use JollyFurrow\Soil\SoilLevel;
 final class SoilStoreTest extends AppCase
 {
     private const SOIL = [
-        'soil_tests' => [['key' => 't1', 'bed' => 'A1', 'day' => '2025-10-02', 'depth_mm' => 200, 'ph' => 5.6, 'organic' => 4.2, 'p' => 31.0,
+        'soil_tests' => [['key' => 't1', 'bed' => 'A1', 'day' => '2025-10-02', 'depth_mm' => 200, 'ph' => 5.6, 'organic' => 4.2,
+            'p' => 31.0,
             'p_by' => 'olsen', 'k' => 90.0, 'k_by' => 'ammonium-nitrate', 'salt' => 0.8, 'salt_by' => '1:2', 'texture' => 'clay-loam',
-            'worms' => 12, 'pan_mm' => 280, 'words' => 'Hollow Laboratory'], ['key' => 't2', 'block' => 'A', 'day' => '2024-03-01', 'ph' => 6.4]],
-        'shed' => [['key' => 'meal', 'name' => 'Feather meal', 'n' => 12, 'p2o5' => 0, 'k2o' => 0, 'cents_per_kg' => 180, 'release' => 'meal',
+            'worms' => 12, 'pan_mm' => 280, 'words' => 'Hollow Laboratory'], ['key' => 't2', 'block' => 'A', 'day' => '2024-03-01',
+                'ph' => 6.4]],
+        'shed' => [['key' => 'meal', 'name' => 'Feather meal', 'n' => 12, 'p2o5' => 0, 'k2o' => 0, 'cents_per_kg' => 180,
+            'release' => 'meal',
             'manure' => 'none', 'measure' => 'scoop', 'step_kg' => 0.4, 'stock_kg' => 25]],
-        'spreads' => [['key' => 's1', 'bed' => 'A1', 'day' => '2026-02-20', 'product' => 'Cow manure', 'kg' => 60, 'n' => 0.6, 'p2o5' => 0.3,
+        'spreads' => [['key' => 's1', 'bed' => 'A1', 'day' => '2026-02-20', 'product' => 'Cow manure', 'kg' => 60, 'n' => 0.6,
+            'p2o5' => 0.3,
             'k2o' => 0.7, 'release' => 'manure', 'manure' => 'raw', 'area_m2' => 18.75, 'worked_in' => '2026-02-21']],
         'valves' => [['key' => 'v1', 'name' => 'North', 'beds' => ['A1'], 'litres_per_minute' => 18.5, 'way' => 'drip', 'every' => 3]],
         'feeding' => ['school' => 'standing-dose', 'rates_are_of' => 'ground', 'compost' => 'none', 'over_kg_ha' => [20, 10, 40],

@@ -56,9 +56,23 @@ final class FeedingPlanTest extends TestCase
         self::assertEqualsWithDelta([20.0, 14.0, 10.0, 30.0], [$n(9.0), $n(6.3), $n(0.9), $n(36.0)], 1e-9);
     }
 
+    /** Beans take their nitrogen from the air; the rest of their need stays. */
+    public function testLegumesTakeNoNitrogen(): void
+    {
+        $bean = new Planting('bean-bush@2026-05-20#1', 'bean-bush', Method::Sown, PlaceType::Field, 'compost-mulch',
+            Day::parse('2026-05-20'),
+            Day::parse('2026-05-20'), Day::parse('2026-05-15'), Day::parse('2026-07-20'), Day::parse('2026-08-10'), 16.0,
+            [Stretch::of('A1', 0,
+                5_000_000)], Standing::Planned, false);
+        $need = array_values(Feeding::plan(self::bare(plantings: [$bean]))->plantings)[0]->pieces[0]->need;
+
+        self::assertEqualsWithDelta([0.0, 7.5, 7.5], $need->list(), 1e-9);
+    }
+
     public function testByTheSoilsLevel(): void
     {
-        $of = fn (float $p, float $k): array => $this->lettuce(self::bare(tests: [new SoilTest('t', 'A2', '', Day::parse('2025-10-01'), p: $p,
+        $of = fn (float $p, float $k): array => $this->lettuce(self::bare(tests: [new SoilTest('t', 'A2', '', Day::parse('2025-10-01'),
+            p: $p,
             pBy: Extract::Olsen, k: $k, kBy: Extract::AmmoniumNitrate)]))->pieces[0]->need->list();
 
         self::assertEqualsWithDelta([20.0, 25.0, 25.0], $of(5.0, 50.0), 1e-9);
@@ -95,7 +109,8 @@ final class FeedingPlanTest extends TestCase
     {
         $compost = new Spread('s', 'A2', Day::parse('2026-04-10'), 'compost', 100.0, Nutrients::of(1.0, 1.0, 1.0), Release::Compost,
             Heat::Composted, Area::fromSquareMetres(10.0));
-        $garden = self::bare(spreads: [$compost], plantings: [LittleGarden::lettuce('2026-04-01'), LittleGarden::radish('2026-07-01', 'A2')]);
+        $garden = self::bare(spreads: [$compost], plantings: [LittleGarden::lettuce('2026-04-01'), LittleGarden::radish('2026-07-01',
+            'A2')]);
         $plan = Feeding::plan($garden);
         $lettuce = $plan->plantings['lettuce-head@2026-04-01#1']->pieces[0];
         $radish = $plan->plantings['radish@2026-07-01#1']->pieces[0];
@@ -110,7 +125,8 @@ final class FeedingPlanTest extends TestCase
 
     public function testOrganicMatter(): void
     {
-        $n = fn (float $percent): float => self::from($this->lettuce(self::bare(organic: $percent))->pieces[0], CreditKind::OrganicMatter)->n;
+        $n = fn (float $percent): float => self::from($this->lettuce(self::bare(organic: $percent))->pieces[0],
+            CreditKind::OrganicMatter)->n;
 
         self::assertEqualsWithDelta($n(1.0) * 3, $n(3.0), 1e-9);
         self::assertEqualsWithDelta($n(5.0), $n(9.0), 1e-9, 'more is not reckoned with');
@@ -120,7 +136,7 @@ final class FeedingPlanTest extends TestCase
 
     public function testSchools(): void
     {
-        $after = fn (FeedSchool $school): array => array_map(static fn (PlantingFeed $f): float => round($f->pieces[0]->need->n, 6),
+        $after = static fn (FeedSchool $school): array => array_map(static fn (PlantingFeed $f): float => round($f->pieces[0]->need->n, 6),
             array_values(Feeding::plan(self::bare(rules: new FeedRules($school, compost: CompostWay::None, organic: 0.0), plantings: [
                 LittleGarden::radish('2026-03-20', 'A2'), LittleGarden::lettuce('2026-05-01')]))->plantings));
 
@@ -132,7 +148,7 @@ final class FeedingPlanTest extends TestCase
     /** Compost the preparation brings counts once a year, or with each crop, as the garden has it. */
     public function testCompostOfThePreparation(): void
     {
-        $composted = fn (CompostWay $way): array => array_map(static fn (PlantingFeed $f): bool => !self::from($f->pieces[0],
+        $composted = static fn (CompostWay $way): array => array_map(static fn (PlantingFeed $f): bool => !self::from($f->pieces[0],
             CreditKind::Compost)->isNone(), array_values(Feeding::plan(self::bare(rules: new FeedRules(compost: $way), plantings: [
                 LittleGarden::radish('2026-03-20', 'A2'), LittleGarden::lettuce('2026-05-01')]))->plantings));
 
@@ -147,7 +163,8 @@ final class FeedingPlanTest extends TestCase
         $left = new Leftovers();
         $left->leave(Stretch::of('A1', 0, 10_000_000), Nutrients::of(4.0, 8.0, 6.0), Day::parse('2026-06-01'));
 
-        self::assertEqualsWithDelta([2.0, 4.0, 3.0], $left->take(Stretch::of('A1', 8_000_000, 12_000_000), Day::parse('2026-07-01'))->list(), 1e-9);
+        self::assertEqualsWithDelta([2.0, 4.0, 3.0], $left->take(Stretch::of('A1', 8_000_000, 12_000_000),
+            Day::parse('2026-07-01'))->list(), 1e-9);
         self::assertEqualsWithDelta([0.0, 8.0, 6.0], $left->take(Stretch::of('A1', 0, 8_000_000), Day::parse('2027-03-01'))->list(), 1e-9);
         self::assertTrue($left->take(Stretch::of('A1', 0, 20_000_000), Day::parse('2027-03-02'))->isNone(), 'it was taken');
     }
@@ -155,13 +172,16 @@ final class FeedingPlanTest extends TestCase
     /** What stands for years has its year's need each spring, half a year later in the south; one year of organic matter. */
     public function testPerennials(): void
     {
-        $rhubarb = new Planting('rhubarb@2024-04-10#1', 'rhubarb', Method::Transplanted, PlaceType::Field, 'compost-mulch', Day::parse('2024-04-10'),
-            Day::parse('2024-04-10'), Day::parse('2024-04-01'), Day::parse('2026-05-01'), Day::parse('2026-12-31'), 28.0, [Stretch::of('A1', 0,
+        $rhubarb = new Planting('rhubarb@2024-04-10#1', 'rhubarb', Method::Transplanted, PlaceType::Field, 'compost-mulch',
+            Day::parse('2024-04-10'),
+            Day::parse('2024-04-10'), Day::parse('2024-04-01'), Day::parse('2026-05-01'), Day::parse('2026-12-31'), 28.0,
+            [Stretch::of('A1', 0,
                 5_000_000)], Standing::Growing, false);
         $feed = array_values(Feeding::plan(self::bare(organic: 3.0, plantings: [$rhubarb]))->plantings)[0];
 
         self::assertSame(['2025-03-25', '2026-03-25'], array_map(static fn (FeedDay $d): string => $d->day->iso(), $feed->doses()));
-        self::assertEqualsWithDelta($feed->pieces[0]->left->list(), $feed->dose($feed->pieces[0], 1)->list(), 1e-9, 'all of it, minerals too');
+        self::assertEqualsWithDelta($feed->pieces[0]->left->list(), $feed->dose($feed->pieces[0], 1)->list(), 1e-9,
+            'all of it, minerals too');
         self::assertEqualsWithDelta(6.72, self::from($feed->pieces[0], CreditKind::OrganicMatter)->n, 1e-9);
     }
 
@@ -179,7 +199,8 @@ final class FeedingPlanTest extends TestCase
                     $there = Nutrients::sum(array_map(static fn (Credit $c): Nutrients => $c->gives, $piece->credits));
                     self::assertEqualsWithDelta($there->list(), $piece->used->plus($piece->surplus)->list(), 1e-9);
                     self::assertEqualsWithDelta($piece->need->list(), $piece->used->plus($piece->left)->list(), 1e-9);
-                    self::assertGreaterThanOrEqual(-1e-12, min([...$piece->used->list(), ...$piece->surplus->list(), ...$piece->left->list()]));
+                    self::assertGreaterThanOrEqual(-1e-12, min([...$piece->used->list(), ...$piece->surplus->list(),
+                        ...$piece->left->list()]));
                 }
             }
         }
@@ -210,9 +231,9 @@ final class FeedingPlanTest extends TestCase
     /**
      * No organic matter and no compost, unless it is said.
      *
-     * @param list<SoilTest>                              $tests
-     * @param list<Spread>                                $spreads
-     * @param list<Planting>|null   $plantings
+     * @param list<SoilTest>      $tests
+     * @param list<Spread>        $spreads
+     * @param list<Planting>|null $plantings
      */
     private static function bare(array $tests = [], array $spreads = [], float $organic = 0.0, ?FeedRules $rules = null,
         ?array $plantings = null): Garden

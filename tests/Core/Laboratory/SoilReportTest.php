@@ -45,7 +45,8 @@ final class SoilReportTest extends TestCase
     /** Units in a row of their own, columns in another order, oxides: 71 mg P2O5 in 100 g are 310 mg P a kg. */
     public function testUnitsInARowOfTheirOwnAndOxides(): void
     {
-        $tests = $this->read([['K2O', 'Texture', 'P2O5 CAL', 'Lab no', 'pH'], ['mg/100g', '', 'mg/100g', '', ''], ['20', 'sandy loam', '71', 'A2',
+        $tests = $this->read([['K2O', 'Texture', 'P2O5 CAL', 'Lab no', 'pH'], ['mg/100g', '', 'mg/100g', '', ''], ['20', 'sandy loam',
+            '71', 'A2',
             '6.0']], ['way-0' => 'cal'])->tests(Day::parse('2026-01-01'), [], '');
 
         self::assertEqualsWithDelta([309.8, 166.0], [$tests[0]->p, $tests[0]->k], 0.1);
@@ -84,7 +85,8 @@ final class SoilReportTest extends TestCase
         $table = [['Sample', 'pH', 'Organic matter'], ['A1', '6.0', '3'], ['A1', '6.4', '5']];
         $report = $this->read($table);
         $key = (string) array_key_first($report->twice);
-        $ph = fn (string $answer): array => array_map(static fn (SoilTest $t): ?float => $t->ph, $this->read($table, [SoilReport::field($key) => $answer])
+        $ph = fn (string $answer): array => array_map(static fn (SoilTest $t): ?float => $t->ph, $this->read($table,
+            [SoilReport::field($key) => $answer])
             ->tests(Day::parse('2026-01-01'), [], ''));
 
         self::assertFalse($report->isPlain());

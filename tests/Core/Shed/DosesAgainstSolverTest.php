@@ -49,7 +49,8 @@ final class DosesAgainstSolverTest extends TestCase
     private function instances(): array
     {
         /** @var list<Instance> $instances */
-        $instances = json_decode((string) file_get_contents(__DIR__.'/../../fixtures/shed/instances.json'), true, flags: \JSON_THROW_ON_ERROR);
+        $instances = json_decode((string) file_get_contents(__DIR__.'/../../fixtures/shed/instances.json'), true,
+            flags: \JSON_THROW_ON_ERROR);
 
         return $instances;
     }

@@ -79,7 +79,8 @@ final class ProductChoiceTest extends TestCase
     {
         $cheap = self::product('a', 10.0, 0.0, 0.0, 10.0, stock: 4.0);
         $dear = self::product('b', 10.0, 0.0, 0.0, 90.0, stock: 3.0);
-        $kilos = static fn (Dose $d): array => array_map(static fn (array $p): array => [$p['product']->key, round($p['kg'], 6)], $d->parts);
+        $kilos = static fn (Dose $d): array => array_map(static fn (array $p): array => [$p['product']->key, round($p['kg'], 6)],
+            $d->parts);
 
         self::assertSame([['a', 4.0], ['b', 2.0]], $kilos(ProductChoice::from([$dear, $cheap])->exact(Nutrients::of(0.6, 0.0, 0.0))));
         $more = ProductChoice::from([$dear, $cheap])->exact(Nutrients::of(1.0, 0.0, 0.0));
@@ -131,7 +132,8 @@ final class ProductChoiceTest extends TestCase
             Nutrients::of($n, 0.0, $k));
         $count = static fn (float $fee, BedNeed ...$beds): int => \count((new BlockMixes($shed, $fee))->of(array_values($beds)));
 
-        self::assertSame(1, $count(300.0, $bed('A1', 10.0, 5.0), $bed('A2', 20.0, 10.0), $bed('A3', 5.0, 2.5)), 'one proportion, three doses');
+        self::assertSame(1, $count(300.0, $bed('A1', 10.0, 5.0), $bed('A2', 20.0, 10.0), $bed('A3', 5.0, 2.5)),
+            'one proportion, three doses');
         self::assertSame(2, $count(0.0, $bed('A1', 10.0, 5.0), $bed('A2', 5.0, 30.0)), 'a mix costs nothing more');
         self::assertSame(1, $count(10_000.0, $bed('A1', 10.0, 5.0), $bed('A2', 5.0, 30.0)));
         self::assertSame(1, $count(10_000.0, $bed('A1', 10.0, 0.0), $bed('A2', 0.0, 10.0)));

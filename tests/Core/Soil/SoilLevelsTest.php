@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Soil;
 
 use JollyFurrow\Crop\Crop;
-use JollyFurrow\Feed\LimeKind;
-use JollyFurrow\Feed\LimeNeed;
-use JollyFurrow\Feed\PhTarget;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Lime\LimeKind;
+use JollyFurrow\Lime\LimeNeed;
+use JollyFurrow\Lime\PhTarget;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Shelter\PlaceType;
@@ -130,7 +130,8 @@ final class SoilLevelsTest extends TestCase
     /** US 7 CFR 205.203(c)(1): carrots 120 days, tomatoes 90, from the day it was worked in; on top it does not count. */
     public function testRawManure(): void
     {
-        $spread = static fn (?Day $in): Spread => new Spread('s1', 'A1', Day::parse('2026-03-01'), 'manure', 50.0, Nutrients::of(0.6, 0.3, 0.6),
+        $spread = static fn (?Day $in): Spread => new Spread('s1', 'A1', Day::parse('2026-03-01'), 'manure', 50.0, Nutrients::of(0.6, 0.3,
+            0.6),
             Release::Manure, Heat::Raw, Area::fromSquareMetres(18.75), $in);
         $in = Day::parse('2026-03-03');
 
@@ -142,7 +143,8 @@ final class SoilLevelsTest extends TestCase
     /** Maas and Hoffman 1977, as in FAO 29 (from memory): carrots lose 14 % for each dS/m above 1.0; beets nothing below 4.0. */
     public function testSalt(): void
     {
-        self::assertEqualsWithDelta([0.14, 0.0, 0.0, 0.09], [Salts::loss('carrot', 2.0), Salts::loss('carrot', 1.0), Salts::loss('beet', 4.0),
+        self::assertEqualsWithDelta([0.14, 0.0, 0.0, 0.09], [Salts::loss('carrot', 2.0), Salts::loss('carrot', 1.0), Salts::loss('beet',
+            4.0),
             Salts::loss('beet', 5.0)], 1e-9);
         self::assertEqualsWithDelta(2.2, self::test(salt: 1.0, saltBy: SaltWay::OneToTwo)->paste(), 1e-9);
     }
@@ -153,14 +155,16 @@ final class SoilLevelsTest extends TestCase
         $bed = new Bed('A1', 'A', 0, Us::feet(100), Us::inches(30), Us::inches(18), PlaceType::Field);
         $pounds = 150 / Us::acres(1)->squareMetres * $bed->area()->squareMetres;
 
-        self::assertSame([0.86, 1.38], [round($pounds * RateBasis::Beds->times($bed), 2), round($pounds * RateBasis::Ground->times($bed), 2)]);
+        self::assertSame([0.86, 1.38], [round($pounds * RateBasis::Beds->times($bed), 2), round($pounds * RateBasis::Ground->times($bed),
+            2)]);
     }
 
     /** 10 t of manure an acre are 2.47 kg a square metre; 50 g of 4-4-2 a square foot are 215 kg N a hectare. */
     public function testRatesOfPractice(): void
     {
         self::assertSame(2.47, round(10_000 / Us::acres(1)->squareMetres, 2));
-        $spread = new Spread('s1', 'A1', Day::parse('2026-03-01'), 'x', 0.05, Nutrients::of(4.0, 4.0, 2.0), Release::Soluble, Heat::NoManure,
+        $spread = new Spread('s1', 'A1', Day::parse('2026-03-01'), 'x', 0.05, Nutrients::of(4.0, 4.0, 2.0), Release::Soluble,
+            Heat::NoManure,
             Area::fromSquareMetres(0.3048 ** 2));
         self::assertSame(215.0, round($spread->total()->n * 10));
     }
@@ -171,7 +175,8 @@ final class SoilLevelsTest extends TestCase
         $spread = new Spread('s1', 'A1', Day::parse('2026-03-01'), 'compost', 100.0, Nutrients::of(1.0, 0.5, 0.8), Release::Compost,
             Heat::Composted, Area::fromSquareMetres(10.0));
 
-        self::assertEqualsWithDelta([15.0, 10.0, 5.0, 0.0], array_map(static fn (int $n): float => $spread->inYear($n)->n, [0, 1, 2, 3]), 1e-9);
+        self::assertEqualsWithDelta([15.0, 10.0, 5.0, 0.0], array_map(static fn (int $n): float => $spread->inYear($n)->n, [0, 1, 2, 3]),
+            1e-9);
         self::assertEqualsWithDelta([80.0, 0.0], [$spread->inYear(0)->k2o, $spread->inYear(1)->k2o], 1e-9);
     }
 

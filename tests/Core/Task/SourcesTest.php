@@ -210,11 +210,13 @@ final class SourcesTest extends TestCase
     public function testACountAboveOnesOwnThreshold(): void
     {
         $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
-        $mark = static fn (string $step, string $day, float $count): Mark => new Mark(TaskId::ofPlanting($lettuce->key, $step), MarkKind::Done,
+        $mark = static fn (string $step, string $day, float $count): Mark => new Mark(TaskId::ofPlanting($lettuce->key, $step),
+            MarkKind::Done,
             Day::parse($day), count: $count);
         $days = function (Mark ...$marks) use ($lettuce): array {
-            $tasks = $this->tasks(LittleGarden::timed('2026-05-20', [$lettuce])->keeping(new Diary(array_values($marks), ownCare: [new OwnCare('c1',
-                'lettuce-head', 'Count lice', 'ground', 7, null, false, 1.0, 10.0)])));
+            $tasks = $this->tasks(LittleGarden::timed('2026-05-20', [$lettuce])->keeping(new Diary(array_values($marks),
+                ownCare: [new OwnCare('c1',
+                    'lettuce-head', 'Count lice', 'ground', 7, null, false, 1.0, 10.0)])));
 
             return array_map(static fn (Task $t): string => $t->due->iso().' '.$t->threshold, array_filter($tasks,
                 static fn (Task $t): bool => str_starts_with($t->id->step, 'own-c1')));

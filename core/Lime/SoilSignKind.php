@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Feed;
+namespace JollyFurrow\Lime;
 
 /** What the soil of a bed asks for. */
 enum SoilSignKind: string

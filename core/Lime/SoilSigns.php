@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Feed;
+namespace JollyFurrow\Lime;
 
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
@@ -48,7 +48,8 @@ final readonly class SoilSigns
     /** Lime or sulphur for what is planned on a bed from now on; null: none is wanted. */
     public static function lime(Garden $garden, CropBook $crops, Bed $bed): ?LimeNeed
     {
-        return LimeNeed::of($garden->soil->soilOf($bed, $garden->today), $bed->area(), PhTarget::of(self::planned($garden, $crops, $bed))->ph);
+        return LimeNeed::of($garden->soil->soilOf($bed, $garden->today), $bed->area(), PhTarget::of(self::planned($garden, $crops,
+            $bed))->ph);
     }
 
     /** @return list<Crop> what stands and is planned on a bed */
@@ -85,7 +86,8 @@ final readonly class SoilSigns
         }
         $lime = LimeNeed::of($soil, $bed->area(), PhTarget::of($planned)->ph);
         if (null !== $lime) {
-            $add(new SoilSign(LimeKind::Lime === $lime->kind ? SoilSignKind::Acid : SoilSignKind::Alkaline, $bed->block, [$bed->name], $lime,
+            $add(new SoilSign(LimeKind::Lime === $lime->kind ? SoilSignKind::Acid : SoilSignKind::Alkaline, $bed->block, [$bed->name],
+                $lime,
                 $lime->kg));
         }
         if ($soil->isOld) {

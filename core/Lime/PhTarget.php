@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Feed;
+namespace JollyFurrow\Lime;
 
 use JollyFurrow\Crop\Crop;
 
@@ -30,7 +30,8 @@ final readonly class PhTarget
             }
         }
 
-        return new self(round($best, 1), array_values(array_filter($crops, static fn (Crop $c): bool => !self::suits($c, round($best, 1)))));
+        return new self(round($best, 1), array_values(array_filter($crops, static fn (Crop $c): bool => !self::suits($c, round($best,
+            1)))));
     }
 
     public static function suits(Crop $crop, float $ph): bool

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Feed;
+namespace JollyFurrow\Lime;
 
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Soil\BedSoil;

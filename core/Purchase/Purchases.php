@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Feed;
+namespace JollyFurrow\Purchase;
 
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Feed\Credits;
+use JollyFurrow\Feed\FeedingPlan;
+use JollyFurrow\Feed\MixCard;
+use JollyFurrow\Feed\PlantingFeed;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Quantity;
@@ -116,7 +120,8 @@ final readonly class Purchases
             if ($seed->packets > 0) {
                 $first = array_key_first($seed->months);
                 $bought[] = new Purchase(PurchaseKind::Seed, null === $first ? self::month($garden->today) : Day::parse($first.'-01'),
-                    \sprintf('%s ‘%s’', $seed->crop->name, $seed->crop->variety), Quantity::of($seed->packets * $seed->packet, Unit::Gram),
+                    \sprintf('%s ‘%s’', $seed->crop->name, $seed->crop->variety),
+                    Quantity::of($seed->packets * $seed->packet, Unit::Gram),
                     null === $seed->cents ? null : (float) ($seed->cents * $seed->packets));
             }
         }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Feed;
+namespace JollyFurrow\Purchase;
 
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Time\Day;
@@ -11,7 +11,8 @@ use JollyFurrow\Time\Day;
 final readonly class Purchase
 {
     /** @param float|null $cents null: no price is known */
-    public function __construct(public PurchaseKind $kind, public Day $by, public string $what, public Quantity $amount, public ?float $cents)
+    public function __construct(public PurchaseKind $kind, public Day $by, public string $what, public Quantity $amount,
+        public ?float $cents)
     {
     }
 }
