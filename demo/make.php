@@ -29,6 +29,7 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Land\Valve;
 use JollyFurrow\Land\WaterWay;
 use JollyFurrow\Maturity\PlaceClimate;
+use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Units;
@@ -54,6 +55,7 @@ use JollyFurrow\Soil\SaltWay;
 use JollyFurrow\Soil\ShedProduct;
 use JollyFurrow\Soil\SoilBook;
 use JollyFurrow\Soil\SoilTest;
+use JollyFurrow\Soil\Spread;
 use JollyFurrow\Soil\Texture;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
@@ -260,6 +262,14 @@ $feeds = static fn (string $key, string $name, Nutrients $percent, float $cents,
         $measure, $step, $stock, $litre);
 $bedsOf = static fn (string ...$names): array => array_values(array_map(static fn (Bed $b): string => $b->name, array_filter($beds,
     static fn (Bed $b): bool => in_array($b->block, $names, true))));
+// Where the compost heap stood nearest, much of it went on.
+$spreads = [];
+foreach (['2023-03-28', '2024-03-26', '2025-03-25'] as $year => $day) {
+    foreach (['E3', 'E4', 'T2-1', 'T2-2'] as $n => $bed) {
+        $spreads[] = new Spread(sprintf('s%d/%s', $year * 4 + $n + 1, $day), $bed, Day::parse($day), 'Garden compost', 450.0, Nutrients::of(0.8, 0.4, 0.7),
+            Release::Compost, Heat::Composted, Area::fromSquareMetres(18.75), Day::parse($day));
+    }
+}
 $soil = new SoilBook([
     $tested('t1', '', 'A', 6.6, 4.1, 28.0, 210.0), $tested('t2', '', 'B', 6.5, 3.8, 22.0, 150.0), $tested('t3', '', 'C', 6.4, 3.6, 19.0,
         110.0),
@@ -273,7 +283,7 @@ $soil = new SoilBook([
     $feeds('pellets', 'Hen pellets', Nutrients::of(4.0, 3.0, 2.5), 48.0, Release::Meal, 'bucket', 6.0, 150.0, Heat::HeatTreated),
     $feeds('bone', 'Steamed bone meal', Nutrients::of(2.0, 20.0, 0.0), 120.0, Release::Meal, 'scoop', 0.5, 20.0),
     $feeds('sulphate', 'Potassium sulphate', Nutrients::of(0.0, 0.0, 50.0), 150.0, Release::Soluble, 'scoop', 0.6, 25.0),
-], [], [
+], $spreads, [
     new Valve('v1', 'Upper field', $bedsOf('A', 'B', 'C'), 42.0, WaterWay::Overhead),
     new Valve('v2', 'Lower field', $bedsOf('D', 'E', 'F'), 38.0, WaterWay::Drip),
     new Valve('v3', 'Tunnels', $bedsOf('Tunnel 1', 'Tunnel 2'), 14.0, WaterWay::Drip, 2),

@@ -80,7 +80,7 @@ final readonly class SoilSigns
             $worst = null === $worst || Salts::loss($crop->item(), $soil->salt ?? 0.0) > Salts::loss($worst->item(), $soil->salt ?? 0.0)
                 ? $crop : $worst;
         }
-        $loss = null === $worst || null === $soil->salt ? 0.0 : Salts::loss($worst->item(), $soil->salt);
+        $loss = Salts::loss(null === $worst ? '' : $worst->item(), $soil->salt ?? 0.0);
         if ($loss >= self::LEAST_LOSS) {
             $add(new SoilSign(SoilSignKind::Salty, $bed->block, [$bed->name], salt: $soil->salt, crop: $worst, loss: $loss));
         }

@@ -45,10 +45,11 @@ final class WaterController extends Page
     public function water(Request $request, Visit $visit): Response
     {
         $site = $this->sites->of($visit->gardenId);
+        $this->sayer->speakFor(Formatter::of($site->garden->settings));
         $valve = self::found($site->garden, $request->query->getString('valve'));
 
         return $this->show($request, $visit, $site, $valve, $this->forms->fresh(ValveType::class, null === $valve ? new ValveData()
-            : ValveData::of($valve)), Entry::fresh());
+            : ValveData::of($valve, $site->garden->settings->units)), Entry::fresh());
     }
 
     #[Route('/g/{garden}/water/valve', name: 'water_valve', methods: ['POST'])]
@@ -58,7 +59,7 @@ final class WaterController extends Page
         $garden = $site->garden;
         $this->sayer->speakFor(Formatter::of($garden->settings));
         $was = self::found($garden, $request->request->getString('valve'));
-        $typed = null === $was ? new ValveData() : ValveData::of($was);
+        $typed = null === $was ? new ValveData() : ValveData::of($was, $garden->settings->units);
         $form = $this->forms->sent($request, ValveType::class, $typed);
         $beds = NamedBeds::of($typed->beds, $garden);
         if ([] !== $beds->unknown) {
@@ -70,7 +71,7 @@ final class WaterController extends Page
         if (!$form->isValid()) {
             return $this->show($request, $visit, $site, $was, $form, Entry::fresh());
         }
-        $valve = $typed->valve($was->key ?? self::free($garden), $beds->beds);
+        $valve = $typed->valve($was->key ?? self::free($garden), $beds->beds, $garden->settings->units);
         $this->log->record($visit->gardenId, $visit->accountId, 'Valve '.$valve->name, fn () => $this->keeper->valve($visit->gardenId,
             $valve));
 
@@ -97,8 +98,10 @@ final class WaterController extends Page
     public function source(Request $request, Visit $visit): Response
     {
         $site = $this->sites->of($visit->gardenId);
+        $this->sayer->speakFor(Formatter::of($site->garden->settings));
         $entry = new Entry($request->request->all());
-        $litres = '' === trim($entry->raw('litres')) ? null : $entry->float('litres', 0, 10_000_000);
+        $litres = '' === trim($entry->raw('litres')) ? null : round($entry->float('litres', 0, 10_000_000)
+            * ValveData::each($site->garden->settings->units), 2);
         $hours = $entry->float('hours', 0, 24);
         if (!$entry->isGood()) {
             return $this->show($request, $visit, $site, null, $this->forms->fresh(ValveType::class, new ValveData()), $entry);
@@ -137,7 +140,8 @@ final class WaterController extends Page
 
         return $this->page($request, 'water/water.html.twig', ['visit' => $visit, 'garden' => $site->garden, 'crops' => $site->crops,
             'plan' => $plan, 'chart' => WaterChart::of($plan), 'now' => $site->garden->today->week()->monday(), 'dry' => $dry[0] ?? null,
-            'valve' => $valve, 'form' => $form->createView(), 'entry' => $entry, 'ids' => $this->snapshot->plantingIds($visit->gardenId)],
+            'valve' => $valve, 'each' => ValveData::each($site->garden->settings->units), 'form' => $form->createView(),
+                'entry' => $entry, 'ids' => $this->snapshot->plantingIds($visit->gardenId)],
             'water', $entry->isGood() ? Forms::status($form) : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

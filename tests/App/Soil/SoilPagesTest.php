@@ -6,6 +6,7 @@ namespace App\Tests\Soil;
 
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
+use Doctrine\DBAL\Connection;
 use JollyFurrow\Diary\Mark;
 use JollyFurrow\Soil\Extract;
 use JollyFurrow\Soil\FeedSchool;
@@ -140,6 +141,19 @@ final class SoilPagesTest extends AppCase
         self::assertStringContainsString('All round', $this->text());
     }
 
+    /** 120 kg of manure at 0.3 and 0.7 % on 18.75 m2: 19.2 and 44.8 g a square metre in; nothing off yet. */
+    public function testTheBalanceOfABed(): void
+    {
+        $this->post($this->path('/shed/spread'), ['place' => 'A2', 'product' => 'cow', 'amount' => '120 kg', 'day' => '2026-02-20',
+            'workedIn' => '2026-02-21']);
+        $this->browser->request('GET', $this->path('/bed/A2/soil'));
+        self::assertResponseIsSuccessful();
+        $cells = $this->browser->getCrawler()->filter('.balance td')->each(static fn ($td): string => trim($td->text()));
+        self::assertSame(['19.2', '0.0', '19.2', '44.8', '0.0', '44.8'], $cells);
+        $this->browser->request('GET', $this->path('/bed/Q9/soil'));
+        self::assertResponseStatusCodeSame(404);
+    }
+
     public function testHowTheGardenFeeds(): void
     {
         $rules = ['school' => 'standing-dose', 'basis' => 'ground', 'compost' => 'none', 'overN' => '10', 'overP' => '0', 'overK' => '20',
@@ -171,6 +185,9 @@ final class SoilPagesTest extends AppCase
         self::assertResponseStatusCodeSame(422);
         $this->post($this->path('/water/source'), ['litres' => '800', 'hours' => '3']);
         self::assertSame([800.0, 3.0], [$this->snapshot()->soil->rules->sourceLitres, $this->snapshot()->soil->rules->sourceHours]);
+        $this->service(Connection::class)->executeStatement("UPDATE garden SET units = 'us'");
+        $this->post($this->path('/water/source'), ['litres' => '100', 'hours' => '3']);
+        self::assertSame(378.54, $this->snapshot()->soil->rules->sourceLitres, 'gallons');
         $this->post($this->path('/water/valve/delete'), ['valve' => 'v1']);
         self::assertCount(1, $this->snapshot()->soil->valves);
         $this->browser->followRedirect();

@@ -60,6 +60,7 @@ final class UnitWalkTest extends AppCase
         yield 'sheet' => ['week/sheet'];
         yield 'typed back' => ['week/back'];
         yield 'soil' => ['soil'];
+        yield 'soil of a bed' => ['bed/A1/soil'];
         yield 'soil refused' => ['soil', ['place' => '', 'day' => 'soon', 'ph' => '20', 'depth' => 'deep']];
         yield 'feeding' => ['feeding'];
         yield 'shed' => ['shed'];
@@ -124,7 +125,7 @@ final class UnitWalkTest extends AppCase
         }
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
-                'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases'];
+                'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }

@@ -167,6 +167,22 @@ final class SoilLevelsTest extends TestCase
             Heat::NoManure,
             Area::fromSquareMetres(0.3048 ** 2));
         self::assertSame(215.0, round($spread->total()->n * 10));
+        self::assertTrue($spread->isMuchNitrogen());
+        self::assertFalse($spread->isMuchPhosphate(), '215 kg of phosphate, 250 are much');
+    }
+
+    /**
+     * 4 in of compost on 25 m by 75 cm are 1.905 m3 (common practice): some 1,140 kg with 4.6 kg of phosphate on 18.75 m2, and
+     * flagged.
+     */
+    public function testTooMuchCompost(): void
+    {
+        $litres = Length::fromMetres(25)->times(Length::fromCentimetres(75))->timesDepth(Us::inches(4))->litres;
+        $spread = new Spread('s1', 'A1', Day::parse('2026-03-01'), 'compost', $litres * 0.6, Nutrients::of(0.8, 0.4, 0.7), Release::Compost,
+            Heat::NoManure, Area::fromSquareMetres(18.75));
+
+        self::assertSame(1905.0, round($litres));
+        self::assertTrue($spread->isMuchPhosphate());
     }
 
     /** Compost gives 15, 10, 5 % of its nitrogen in three years, then none; all its potash in the first. */
