@@ -54,6 +54,15 @@ final readonly class Spacing
             $length);
     }
 
+    /** @return list<Length> how far each row lies from one edge of the bed, the outer ones alike; to set a rake, a line or a seeder by */
+    public function rowsAcross(Length $width): array
+    {
+        $edge = intdiv($width->micrometres - $this->rowGap->micrometres * ($this->rows - 1), 2);
+
+        return array_map(fn (int $row): Length => Length::fromMicrometres(max(0, $edge + $row * $this->rowGap->micrometres)),
+            range(0, $this->rows - 1));
+    }
+
     public function spots(): int
     {
         return $this->rows * $this->spotsPerRow;

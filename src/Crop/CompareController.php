@@ -17,6 +17,7 @@ use JollyFurrow\Crop\YieldByDensity;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Need\Values;
 use JollyFurrow\Nursery\SeedNeed;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Recipe\RecipeBook;
@@ -133,8 +134,17 @@ final class CompareController extends Page
             'days' => null === $planting ? 0 : $planting->ready->since($planting->sow),
             'seed' => SeedNeed::of($crop, $method, $spacing),
             'yield' => $crop->produce->goods(floor($crop->produce->perMetre * $length->metres() + 1e-9)),
+            'brings' => null === $planting ? null : self::brings($garden, $crop, $length),
             'price' => null === $planting ? null : (new PlantingCost($garden, $recipes))->of($planting, $book),
         ];
+    }
+
+    /** Cents all of it brings at the garden's prices; null: it is not sold here. */
+    private static function brings(Garden $garden, Crop $crop, Length $length): ?float
+    {
+        $value = Values::of($garden)[$crop->item()] ?? null;
+
+        return null === $value ? null : floor($crop->produce->perMetre * $length->metres() + 1e-9) * $value;
     }
 
     /** The latest sowing of the year before that is ready on the wanted day or before. */

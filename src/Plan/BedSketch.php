@@ -24,9 +24,10 @@ final readonly class BedSketch
     /**
      * @param list<array{x: float, y: float}>      $spots
      * @param list<array{x: float, along: Length}> $ticks
+     * @param list<Length>                         $across rows from one edge
      */
     private function __construct(public float $width, public float $height, public float $dot, public array $spots, public array $ticks,
-        public Length $shown)
+        public Length $shown, public array $across)
     {
         $this->boxHeight = $height + 18;
         $this->tickEnd = $height + 3;
@@ -51,6 +52,7 @@ final readonly class BedSketch
             $ticks[] = ['x' => round($metre * $scale, 1), 'along' => Length::fromMetres($metre)];
         }
 
-        return new self(self::WIDTH, $height, round(max(1.0, min(7.0, $step / 3)), 1), $spots, $ticks, Length::fromMetres($shown));
+        return new self(self::WIDTH, $height, round(max(1.0, min(7.0, $step / 3)), 1), $spots, $ticks, Length::fromMetres($shown),
+            $spacing->rowsAcross($bed->width));
     }
 }

@@ -24,6 +24,17 @@ final class PracticeSumsTest extends TestCase
         self::assertSame($spots, Spacing::of($rows, Us::inches($inches), Us::feet($feet))->spots());
     }
 
+    /** Six rows at 7.5 in on 48 in leave 5.25 in at each edge, four at 7.5 on 30 in 3.75; one row stands in the middle. */
+    public function testRowsFromTheEdge(): void
+    {
+        $across = static fn (int $rows, float $gap, float $width): array => array_map(static fn (Length $l): float => round($l->metres()
+            / 0.0254, 2), Spacing::of($rows, Us::inches(1), Us::feet(10), Us::inches($gap))->rowsAcross(Us::inches($width)));
+
+        self::assertSame([5.25, 12.75, 20.25, 27.75, 35.25, 42.75], $across(6, 7.5, 48));
+        self::assertSame([3.75, 11.25, 18.75, 26.25], $across(4, 7.5, 30));
+        self::assertSame([15.0], $across(1, 0, 30));
+    }
+
     /** Pieces of 55 g: 5.5 and 4.4 kg; two plants a plug: 80 seeds. */
     public function testWeightsAndSeedsOfThose(): void
     {
