@@ -10,6 +10,7 @@ use JollyFurrow\Crop\Feeding;
 use JollyFurrow\Crop\Pattern;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Measure\Area;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Soil\BedSoil;
@@ -53,7 +54,8 @@ final readonly class FeedingPlan
                     && $stretch->from < $was[1]->to), 0);
                 $soil = $soils[$bed->name] ??= $garden->soil->soilOf($bed, $garden->today);
                 $left[$bed->name] ??= new Leftovers();
-                $piece = new PieceFeed($stretch, $stretch->length()->times($bed->width), $soil, self::need($garden, $planting, $crop,
+                $piece = new PieceFeed($stretch, Area::fromSquareMetres($stretch->length()->times($bed->width)->squareMetres
+                    * $stretch->widthShare), $soil, self::need($garden, $planting, $crop,
                     $needs->of($crop), $soil, $bed, $before, $crops), $credits->of($planting, $stretch, $soil, $before,
                         $left[$bed->name]->take($stretch, $planting->ground)));
                 $left[$bed->name]->leave($stretch, $piece->surplus, $planting->clear);

@@ -108,6 +108,21 @@ final readonly class ByHand
             $garden->plantings->byKey()), pieces: $rest)];
     }
 
+    /**
+     * A share of the width of its bed, so that another crop can have the rest: undersown, in relay, as an edge strip. What two
+     * crops on one bed give is less, or more, than their shares: the grower says what this one still gives.
+     *
+     * @param float $share of the width, above 0, at most 1
+     * @param float $gives of the harvest it has alone on the bed, above 0
+     */
+    public function sharing(Garden $garden, Planting $planting, float $share, float $gives): Planting
+    {
+        $alone = $this->book->grown($planting->item, $planting->variety)->perMetreOn($this->widthUnder($garden, $planting));
+
+        return $planting->but(perMetre: $alone * $gives / $share, pieces: array_map(static fn (Stretch $s): Stretch => Stretch::of($s->bed, $s->from,
+            $s->to, $share), $planting->pieces));
+    }
+
     /** Longer or shorter at the tail of its last piece; pieces that end up with nothing go. */
     public function asLongAs(Planting $planting, int $micrometres): Planting
     {

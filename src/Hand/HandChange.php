@@ -11,6 +11,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
+use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
@@ -18,7 +19,7 @@ use JollyFurrow\Recipe\RecipeBook;
 /** Reads what a person wants changed of one planting and asks the core what that would be. */
 final readonly class HandChange
 {
-    public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'again' => 'Once more', 'lock' => 'Lock',
+    public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'share' => 'Share the bed', 'again' => 'Once more', 'lock' => 'Lock',
         'delete' => 'Delete'];
 
     private ByHand $byHand;
@@ -36,6 +37,7 @@ final readonly class HandChange
                 'move' => $this->move($entry, $garden, $planting),
                 'length' => $this->length($entry, $garden, $planting),
                 'split' => $this->split($entry, $garden, $planting),
+                'share' => $this->share($entry, $garden, $planting),
                 'again' => $this->again($entry, $garden, $planting),
                 'lock' => $this->changed($planting, $planting->but(locked: !$planting->locked), $planting->locked ? 'unlocked' : 'locked'),
                 'delete' => new Replacement([$planting], [], \sprintf('%s deleted', $this->called($planting))),
@@ -103,6 +105,15 @@ final readonly class HandChange
 
         return $entry->isGood() ? new Replacement([$planting], $this->byHand->split($garden, $planting, $length->micrometres),
             \sprintf('%s split, the first %s', $this->called($planting), $this->sayer->long($length))) : null;
+    }
+
+    private function share(Entry $entry, Garden $garden, Planting $planting): ?Replacement
+    {
+        $share = $entry->float('share', 5, 100);
+        $gives = $entry->float('gives', 5, 150);
+
+        return !$entry->isGood() ? null : $this->changed($planting, $this->byHand->sharing($garden, $planting, $share / 100, $gives / 100),
+            \sprintf('has %s %% of the width and gives %s %% of its harvest', Units::number($share, 0), Units::number($gives, 0)));
     }
 
     private function again(Entry $entry, Garden $garden, Planting $planting): ?Replacement

@@ -8,6 +8,7 @@ use JollyFurrow\Crop\Method;
 use JollyFurrow\Job\Job;
 use JollyFurrow\Job\PlacedTask;
 use JollyFurrow\Job\PlantOutCheck;
+use JollyFurrow\Land\WaterWay;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
@@ -22,6 +23,8 @@ use JollyFurrow\Time\Day;
 /** A job as one line of the list: what, where, and what to carry. */
 final readonly class JobLine
 {
+    private const MOST_BEDS = 8;
+
     /** @param list<string|Sayable|\BackedEnum> $carry in words and quantities */
     private function __construct(public Job $job, public string $verb, public string $what, public string $where, public array $carry,
         public bool $isDoable, public Day $today)
@@ -52,6 +55,7 @@ final readonly class JobLine
             TaskKind::Pick, TaskKind::Lift => self::goods($job, $site),
             TaskKind::Feed => self::mixed($job, $site),
             TaskKind::Irrigate => self::watered($job, $site),
+            TaskKind::Water => self::onDrip($job, $site),
             default => $job->length()->micrometres > 0 && !$job->kind->isInNursery() ? [Quantity::long($job->length())] : [],
         };
     }
@@ -71,6 +75,16 @@ final readonly class JobLine
         }
 
         return $words;
+    }
+
+    /** @return list<string> what is sown does not come up by drip alone: those beds want a can or a sprinkler */
+    private static function onDrip(Job $job, Site $site): array
+    {
+        $beds = array_values(array_filter($job->beds(), static fn (string $bed): bool => WaterWay::Drip
+            === $site->garden->soil->valveOf($bed)?->way));
+
+        return [] === $beds ? [] : ['by hand, not by drip alone:', implode(', ', \array_slice($beds, 0, self::MOST_BEDS))
+            .(\count($beds) > self::MOST_BEDS ? ' …' : '')];
     }
 
     /** @return list<string|Sayable|\BackedEnum> */

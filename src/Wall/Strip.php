@@ -59,12 +59,15 @@ final readonly class Strip
      * @param array<int, int>      $weeks units by the Monday of the week they are cut in
      * @param list<int>            $steps day numbers of the work that makes the bed ready
      * @param array{int, int}|null $edge  day numbers it is ready early and late
+     * @param float                $below share of the width others have beside it, drawn below it
      */
     public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale,
-        array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = [], ?array $edge = null): self
+        array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = [], ?array $edge = null,
+        float $below = 0.0): self
     {
-        $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength), 1);
-        $height = round(self::BED * ($piece->to - $piece->from) / $bedLength - 1, 1);
+        $whole = self::BED * ($piece->to - $piece->from) / $bedLength;
+        $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength) - $whole * $below, 1);
+        $height = round(max(2.0, $whole * $piece->widthShare - 1), 1);
         $top = round($base - $height, 1);
         $x = array_map($scale->x(...), [
             'start' => $planting->bedStart->number, 'ground' => $planting->ground->number, 'ready' => $planting->ready->number,

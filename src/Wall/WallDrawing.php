@@ -8,8 +8,10 @@ use JollyFurrow\Climate\DayLength;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Bed;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\SoftEdge;
 use JollyFurrow\Plan\Expected;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Preparation\DatedStep;
 use JollyFurrow\Preparation\Leads;
 use JollyFurrow\Recipe\RecipeBook;
@@ -53,7 +55,8 @@ final readonly class WallDrawing
                 $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $crop, $recipe->hatch,
                     $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks,
                     $timing?->of($crop, $covers), $covers, $garden->today->isBefore($planting->ground)
-                    ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($recipe, $planting)) : [], $edge);
+                    ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($recipe, $planting)) : [], $edge,
+                    self::below($garden, $planting, $piece));
             }
         }
         $rows = [];
@@ -67,6 +70,21 @@ final readonly class WallDrawing
         }
 
         return $rows;
+    }
+
+    /** Share of the width that others have at the same time on the same stretch, and are drawn below it: those planted before it. */
+    private static function below(Garden $garden, Planting $planting, Stretch $piece): float
+    {
+        $below = 0.0;
+        foreach ($piece->widthShare < 1.0 ? $garden->plantings->on($piece->bed) : [] as $other) {
+            $isBefore = [$other->ground->number, $other->key] < [$planting->ground->number, $planting->key];
+            $isThere = !$other->clear->isBefore($planting->bedStart) && !$planting->clear->isBefore($other->bedStart);
+            foreach ($isBefore && $isThere ? $other->pieces : [] as $their) {
+                $below += $their->sharesGroundWith($piece) ? $their->widthShare : 0.0;
+            }
+        }
+
+        return min($below, 1.0 - $piece->widthShare);
     }
 
     /**

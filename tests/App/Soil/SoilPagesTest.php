@@ -195,6 +195,17 @@ final class SoilPagesTest extends AppCase
         self::assertSame(['A1', 'A2', 'T1'], $this->snapshot()->soil->valves[0]->beds);
     }
 
+    /** A bed on drip that is not up yet wants a can: said on the line of the day. */
+    public function testSownBedsDoNotComeUpByDripAlone(): void
+    {
+        $this->post($this->path('/water/valve'), ['name' => 'North', 'beds' => 'A1', 'litres' => '12', 'way' => 'drip', 'every' => '']);
+        $this->browser->request('GET', $this->path('/week'));
+        self::assertStringNotContainsString('not by drip alone', $this->text());
+        $this->post($this->path('/jobs/do'), ['t' => ['planting:ground:radish@2026-03-03#1'], 'do' => 'done', 'day' => '2026-03-02']);
+        $this->browser->request('GET', $this->path('/week'));
+        self::assertStringContainsString('by hand, not by drip alone: A1', $this->text());
+    }
+
     public function testPurchases(): void
     {
         $this->browser->request('GET', $this->path('/purchases'));

@@ -48,6 +48,15 @@ final class FeedingPlanTest extends TestCase
         self::assertEqualsWithDelta(7.5, $feed->pieces[0]->area->squareMetres, 1e-9);
     }
 
+    public function testAShareOfTheWidthIsFedAsThat(): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-01');
+        $half = $lettuce->but(pieces: [Stretch::of('A2', 0, 10_000_000, 0.6)]);
+
+        self::assertEqualsWithDelta(4.5, array_values(Feeding::plan(self::bare(plantings: [$half]))->plantings)[0]->pieces[0]->area->squareMetres,
+            1e-9);
+    }
+
     /** Half of the book's harvest asks for half; a tenth for half too, four times as much for one and a half. */
     public function testByTheYieldHopedFor(): void
     {
