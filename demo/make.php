@@ -103,11 +103,11 @@ foreach ($beds as $bed) {
 /* What stands or lies in store on 2 March. */
 $standing = [];
 $stand = static function (string $item, string $bed, int $from, int $to, Method $method, string $sow, string $ground, string $ready,
-    string $clear, float $perMetre, Standing $is = Standing::Growing) use (&$standing, $beds): void {
+    string $clear, float $perMetre, Standing $is = Standing::Growing, float $share = 1.0) use (&$standing, $beds): void {
     $place = array_values(array_filter($beds, static fn (Bed $b): bool => $b->name === $bed))[0]->place;
     $standing[] = new Planting($item.'@'.$sow.'#'.(count($standing) + 1), $item, $method, $place, 'compost-mulch', Day::parse($sow),
         Day::parse($ground), Day::parse($ground)->plus(-5), Day::parse($ready), Day::parse($clear), $perMetre, [Stretch::of($bed,
-            $from * Length::MILLIMETRE, $to * Length::MILLIMETRE)], $is, false);
+            $from * Length::MILLIMETRE, $to * Length::MILLIMETRE, $share)], $is, $share < 1.0);
 };
 foreach (['F1', 'F2'] as $bed) {
     $stand('garlic', $bed, 0, 25000, Method::Sown, '2025-10-21', '2025-10-21', '2026-07-14', '2026-07-21', 24);
@@ -127,6 +127,11 @@ $stand('carrot-storage', 'D15', 0, 18750, Method::Sown, '2025-06-10', '2025-06-1
 $stand('potato-storage', 'E15', 0, 25000, Method::Sown, '2025-04-29', '2025-04-29', '2025-08-31', '2025-09-21', 38, Standing::Cleared);
 $stand('beet-storage', 'D14', 0, 12500, Method::Sown, '2025-06-24', '2025-06-24', '2025-09-22', '2025-11-01', 40, Standing::Cleared);
 $stand('onion', 'E14', 0, 25000, Method::Transplanted, '2025-02-18', '2025-04-09', '2025-07-27', '2025-08-10', 60, Standing::Cleared);
+
+// Beets under tomatoes: the tomatoes have 60 % of the width and give 95 % of their harvest, the beets 40 % and 30 %.
+$stand('tomato', 'T2-3', 0, 25000, Method::Transplanted, '2026-03-17', '2026-05-12', '2026-07-24', '2026-09-29', 174.17,
+    Standing::Planned, 0.6);
+$stand('beet', 'T2-3', 0, 25000, Method::Sown, '2026-05-19', '2026-05-19', '2026-07-20', '2026-08-10', 6.75, Standing::Planned, 0.4);
 
 /* Outlets. The kitchens want nothing older than three days. */
 $outlets = [
@@ -266,7 +271,8 @@ $bedsOf = static fn (string ...$names): array => array_values(array_map(static f
 $spreads = [];
 foreach (['2023-03-28', '2024-03-26', '2025-03-25'] as $year => $day) {
     foreach (['E3', 'E4', 'T2-1', 'T2-2'] as $n => $bed) {
-        $spreads[] = new Spread(sprintf('s%d/%s', $year * 4 + $n + 1, $day), $bed, Day::parse($day), 'Garden compost', 450.0, Nutrients::of(0.8, 0.4, 0.7),
+        $spreads[] = new Spread(sprintf('s%d/%s', $year * 4 + $n + 1, $day), $bed, Day::parse($day), 'Garden compost', 450.0,
+            Nutrients::of(0.8, 0.4, 0.7),
             Release::Compost, Heat::Composted, Area::fromSquareMetres(18.75), Day::parse($day));
     }
 }

@@ -56,8 +56,8 @@ final readonly class FeedingPlan
                 $left[$bed->name] ??= new Leftovers();
                 $piece = new PieceFeed($stretch, Area::fromSquareMetres($stretch->length()->times($bed->width)->squareMetres
                     * $stretch->widthShare), $soil, self::need($garden, $planting, $crop,
-                    $needs->of($crop), $soil, $bed, $before, $crops), $credits->of($planting, $stretch, $soil, $before,
-                        $left[$bed->name]->take($stretch, $planting->ground)));
+                        $needs->of($crop), $soil, $bed, $before, $crops), $credits->of($planting, $stretch, $soil, $before,
+                            $left[$bed->name]->take($stretch, $planting->ground)));
                 $left[$bed->name]->leave($stretch, $piece->surplus, $planting->clear);
                 $pieces[] = $piece;
                 $on[$bed->name][] = [$planting, $stretch];

@@ -119,8 +119,9 @@ final readonly class ByHand
     {
         $alone = $this->book->grown($planting->item, $planting->variety)->perMetreOn($this->widthUnder($garden, $planting));
 
-        return $planting->but(perMetre: $alone * $gives / $share, pieces: array_map(static fn (Stretch $s): Stretch => Stretch::of($s->bed, $s->from,
-            $s->to, $share), $planting->pieces));
+        return $planting->but(perMetre: round($alone * $gives / $share, 4),
+            pieces: array_map(static fn (Stretch $s): Stretch => Stretch::of($s->bed, $s->from,
+                $s->to, $share), $planting->pieces));
     }
 
     /** Longer or shorter at the tail of its last piece; pieces that end up with nothing go. */

@@ -30,7 +30,7 @@ final class WaterBalance
     /** Of a light rain all, of the rest so much stays where roots are (common practice). */
     private const LIGHT_RAIN = 2.0;
     private const RAIN_STAYS = 0.8;
-    /** No grower lets more be lacking, however deep the roots: an inch, mm (common practice). */
+    /** mm that may be lacking: a share of what the roots reach, but no grower lets more than an inch (common practice). */
     private const MOST_LACKING = 25.0;
 
     /** @var array<int, array{float, float}> what grass gives off and what rain stays, mm, by day */
@@ -44,29 +44,25 @@ final class WaterBalance
     public function of(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch): array
     {
         $days = [];
-        foreach ($this->run($planting, $water, $soil, $mulch, $planting->clear->number) as $day => [$uses, $rain, $lacking, $given]) {
-            $days[$day] = new DayWater($uses, $rain, $lacking, $given);
-        }
+        $this->run($planting, $water, $soil, $mulch, $planting->clear->number, $days);
 
-        return $days;
+        return $days ?? [];
     }
 
     /** @return array<int, float> mm to be given, on the days something is, up to a day */
     public function given(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch, Day $until): array
     {
-        $given = [];
-        foreach ($this->run($planting, $water, $soil, $mulch, $until->number) as $day => $of) {
-            if ($of[3] > 0.0) {
-                $given[$day] = $of[3];
-            }
-        }
-
-        return $given;
+        return $this->run($planting, $water, $soil, $mulch, $until->number);
     }
 
-    /** @return \Generator<int, array{float, float, float, float}> uses, rain, lacking, given, by day */
-    private function run(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch, int $until): \Generator
+    /**
+     * @param array<int, DayWater>|null $all day by day, where that is wanted
+     *
+     * @return array<int, float> mm to be given, on the days something is
+     */
+    private function run(Planting $planting, CropWater $water, BedSoil $soil, Mulch $mulch, int $until, ?array &$all = null): array
     {
+        $given = [];
         $lacking = 0.0;
         [$ground, $ready, $clear] = [$planting->ground->number, $planting->ready->number, $planting->clear->number];
         $lastWater = $this->lastWater($planting, $water)->number;
@@ -77,32 +73,33 @@ final class WaterBalance
             default => self::UNDER_FILM,
         };
         $store = $soil->texture->water() * $water->depletion;
+        $root = $water->root - self::YOUNG_ROOT;
+        $ripens = max(1, $ready - $ground);
+        $harvest = max(1, $clear - $ready);
         for ($day = $ground, $end = min($clear, $until); $day < $end; ++$day) {
             [$grass, $rain] = $this->days[$day] ??= $this->day(Day::of($day));
-            $way = ($day - $ground) / max(1, $ready - $ground);
-            $uses = $grass * $keeps * $water->factor($way, max(0.0, ($day - $ready) / max(1, $clear - $ready)));
+            $way = ($day - $ground) / $ripens;
+            $uses = $grass * $keeps * ($day > $ready ? $water->factor(1.0, ($day - $ready) / $harvest) : $water->factor($way));
             $rain = $isOpen ? $rain : 0.0;
             $lacking = max(0.0, $lacking + $uses - $rain);
-            $given = $day < $lastWater && $lacking > self::bears($water, $store, $way) ? $lacking : 0.0;
-            yield $day => [$uses, $rain, $lacking, $given];
-            $lacking -= $given;
+            $bears = min(self::MOST_LACKING, $store * min($water->root, self::YOUNG_ROOT + $root * ($way < 1.0 ? $way : 1.0)));
+            $gives = $lacking > $bears && $day < $lastWater ? $lacking : 0.0;
+            if (null !== $all) {
+                $all[$day] = new DayWater($uses, $rain, $lacking, $gives);
+            }
+            if ($gives > 0.0) {
+                $given[$day] = $gives;
+                $lacking = 0.0;
+            }
         }
+
+        return $given;
     }
 
     /** Storage crops are dried off before they are lifted. */
     public function lastWater(Planting $planting, CropWater $water): Day
     {
         return 0 === $water->dryOff ? $planting->clear : $planting->ready->plus(-$water->dryOff);
-    }
-
-    /**
-     * mm that may be lacking before it wants: its share of what its roots reach, which grow until it is ready.
-     *
-     * @param float $store mm a metre of root it bears to be lacking
-     */
-    private static function bears(CropWater $water, float $store, float $way): float
-    {
-        return min(self::MOST_LACKING, $store * min($water->root, self::YOUNG_ROOT + ($water->root - self::YOUNG_ROOT) * min(1.0, $way)));
     }
 
     /** @return array{float, float} */

@@ -264,7 +264,7 @@ return [
     ['salt', 'core/Soil/Salts.php', "'carrot' => [1.0, 14.0]", "'carrot' => [1.0, 13.0]", 'SoilLevels'],
     ['water by warmth', 'core/Irrigation/Evaporation.php', '17.8', '18.8', 'WaterTest'],
     ['rain that stays', 'core/Irrigation/WaterBalance.php', 'RAIN_STAYS = 0.8', 'RAIN_STAYS = 0.9', 'WaterTest'],
-    ['drying off', 'core/Irrigation/WaterBalance.php', '$day < $lastWater &&', '$day < $lastWater + 9 &&', 'WaterTest'],
+    ['drying off', 'core/Irrigation/WaterBalance.php', '&& $day < $lastWater ?', '&& $day < $lastWater + 9 ?', 'WaterTest'],
     ['a drought, what to let go', 'core/Irrigation/WaterPlan.php', '[$a->cents / max(1.0, $a->litres)',
         '[$a->cents * max(1.0, $a->litres)', 'WaterTest'],
     ['a report without units', 'core/Laboratory/ReportColumn.php', '$this->value->wantsUnit() && null === $this->unit ? [', 'false ? [',

@@ -47,7 +47,7 @@ final class ByHandTest extends TestCase
 
         self::assertEqualsWithDelta(85.5, $shared->yieldPerMetre() * $shared->bedMetres(), 1e-6);
         self::assertEqualsWithDelta($shared->perMetre, $again->perMetre, 1e-9);
-        $beside = fn (float $share): array => (new Conflicts(Book::crops()))->hard($garden->with([$shared,
+        $beside = static fn (float $share): array => (new Conflicts(Book::crops()))->hard($garden->with([$shared,
             $radish = LittleGarden::radish('2026-05-20', 'A2')->but(pieces: [Stretch::of('A2', 0, 5_000_000, $share)])]), $radish->key);
         self::assertSame([], $beside(0.4));
         self::assertNotSame([], $beside(0.5));
