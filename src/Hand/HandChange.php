@@ -19,8 +19,8 @@ use JollyFurrow\Recipe\RecipeBook;
 /** Reads what a person wants changed of one planting and asks the core what that would be. */
 final readonly class HandChange
 {
-    public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'share' => 'Share the bed', 'again' => 'Once more', 'lock' => 'Lock',
-        'delete' => 'Delete'];
+    public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'share' => 'Share the bed',
+        'again' => 'Once more', 'lock' => 'Lock', 'delete' => 'Delete'];
 
     private ByHand $byHand;
 

@@ -17,9 +17,11 @@ final class ShareTest extends AppCase
     protected function setUp(): void
     {
         parent::setUp();
-        $planting = static fn (string $item, string $sow, string $bed): array => ['key' => $item.'@'.$sow.'#1', 'item' => $item, 'method' => 'sown',
+        $planting = static fn (string $item, string $sow, string $bed): array => ['key' => $item.'@'.$sow.'#1', 'item' => $item,
+            'method' => 'sown',
             'place' => 'field', 'recipe' => 'compost-mulch', 'sow' => $sow, 'ground' => $sow, 'bed_start' => $sow, 'ready' => '2026-06-20',
-            'clear' => '2026-07-10', 'per_metre' => 11.0, 'standing' => 'planned', 'locked' => true, 'remarks' => [], 'pieces' => [['bed' => $bed,
+            'clear' => '2026-07-10', 'per_metre' => 11.0, 'standing' => 'planned', 'locked' => true, 'remarks' => [],
+                'pieces' => [['bed' => $bed,
                 'from_mm' => 0, 'to_mm' => 6000, 'width_share' => 1.0]]];
         $this->garden = $this->keep(SmallGarden::json(['plantings' => [1 => $planting('radish', '2026-04-20', 'A1'),
             2 => $planting('beet', '2026-04-20', 'A2')]]));
@@ -31,7 +33,8 @@ final class ShareTest extends AppCase
         $this->change('radish', ['do' => 'share', 'share' => '60', 'gives' => '90']);
         self::assertEqualsWithDelta(0.9 * 11 * 6, $this->planting('radish')->perMetre * $this->planting('radish')->bedMetres(), 1e-6);
         $this->change('beet', ['do' => 'share', 'share' => '50', 'gives' => '80']);
-        $this->post($this->path('/planting/'.$this->id('beet').'/change'), ['do' => 'move', 'when' => '2026-04-20', 'bed' => 'A1', 'from' => '0',
+        $this->post($this->path('/planting/'.$this->id('beet').'/change'), ['do' => 'move', 'when' => '2026-04-20', 'bed' => 'A1',
+            'from' => '0',
             'until' => '2026-07-10', 'seen' => PlantingMark::of($this->planting('beet'))]);
         self::assertResponseStatusCodeSame(409, 'more than the bed is wide');
         $this->change('beet', ['do' => 'share', 'share' => '40', 'gives' => '80']);

@@ -53,7 +53,8 @@ final class FeedingPlanTest extends TestCase
         $lettuce = LittleGarden::lettuce('2026-04-01');
         $half = $lettuce->but(pieces: [Stretch::of('A2', 0, 10_000_000, 0.6)]);
 
-        self::assertEqualsWithDelta(4.5, array_values(Feeding::plan(self::bare(plantings: [$half]))->plantings)[0]->pieces[0]->area->squareMetres,
+        self::assertEqualsWithDelta(4.5,
+            array_values(Feeding::plan(self::bare(plantings: [$half]))->plantings)[0]->pieces[0]->area->squareMetres,
             1e-9);
     }
 
