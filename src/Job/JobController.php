@@ -20,7 +20,9 @@ use JollyFurrow\Job\PlantOutCheck;
 use JollyFurrow\Job\Stake;
 use JollyFurrow\Job\WorkWeek;
 use JollyFurrow\Task\Carry;
+use JollyFurrow\Task\FeedDoses;
 use JollyFurrow\Task\Site;
+use JollyFurrow\Task\Task;
 use JollyFurrow\Task\TaskKind;
 use JollyFurrow\Task\TaskList;
 use JollyFurrow\Time\Day;
@@ -148,6 +150,8 @@ final class JobController extends Page
             'workings' => array_values(array_filter([Stake::hours($first, $site), Stake::costs($first, $site)])),
             'carries' => $isStock ? array_map(static fn (PlacedTask $p): array => ['task' => $p->task,
                 'carry' => null === $p->task->planting ? null : Carry::of($site, $p->task->planting)], $job->tasks) : [],
+            'mixes' => TaskKind::Feed === $job->kind ? FeedDoses::mixes($site, array_map(static fn (PlacedTask $p): Task => $p->task,
+                $job->tasks)) : [],
             'out' => TaskKind::PlantOut === $job->kind && null !== $first->planting ? PlantOutCheck::of($site, $first->planting,
                 $site->garden->today) : null,
             'entry' => $entry,

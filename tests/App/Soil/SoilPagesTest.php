@@ -128,6 +128,10 @@ final class SoilPagesTest extends AppCase
         self::assertStringContainsString('Feather meal', $this->text());
         $this->browser->request('GET', $this->path('/week'));
         self::assertStringContainsString('Feed, at planting,', $this->text());
+        $job = $this->browser->getCrawler()->filter('.job:contains("Feed, at planting,") a.job-words')->first()->link();
+        $mix = $this->browser->click($job)->filter('.mix')->text();
+        self::assertStringContainsString('All round', $mix);
+        self::assertStringContainsString('A1', $mix, 'what of it goes on which bed');
         $this->post($this->path('/jobs/do'), ['t' => ['planting:feed-1/1:radish@2026-03-03#1'], 'do' => 'done']);
         self::assertResponseRedirects();
         $garden = $this->snapshot();
