@@ -33,7 +33,7 @@ final class MixCard
 
         $needs = self::needs($doses);
         $choice = ProductChoice::from($shed);
-        $one = $isRough && [] !== $needs ? Mix::of($needs, $choice, $allowed, $rules->short) : null;
+        $one = $isRough && [] !== $needs ? Mix::of($needs, $choice, $allowed, $rules->short, true) : null;
 
         return null !== $one ? [$one] : (new BlockMixes($choice, $rules->mixCents, short: $rules->short, allowed: $allowed))->of($needs);
     }

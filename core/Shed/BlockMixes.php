@@ -8,7 +8,8 @@ use JollyFurrow\Soil\Nutrients;
 
 /**
  * How many mixes a block is given: each bed its own to begin with; then those two are joined whose joining saves most, a
- * mix less to weigh against product and excess more, until none saves (own model).
+ * mix less to weigh against product and excess more, until none saves (own model). What is joined is then mixed of whole scoops
+ * and buckets.
  */
 final readonly class BlockMixes
 {
@@ -47,7 +48,9 @@ final readonly class BlockMixes
                 }
             }
             if (null === $best) {
-                return array_values(array_filter($mixes));
+                return array_values(array_filter(array_map(fn (array $group, ?Mix $mix): ?Mix => Mix::of($group, $this->choice,
+                    $this->allowed,
+                    $this->short, true) ?? $mix, $groups, $mixes)));
             }
             [, $a, $b, $mix] = $best;
             $groups[$a] = [...$groups[$a], ...$groups[$b]];

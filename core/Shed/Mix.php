@@ -15,12 +15,12 @@ use JollyFurrow\Soil\ShedProduct;
 final readonly class Mix
 {
     /**
-     * @param list<array{product: ShedProduct, share: float}> $parts    share of the weight
-     * @param list<BedDose>                                   $beds
-     * @param list<Nutrient>                                  $lacking  needed, and nothing in the shed carries it
-     * @param bool                                            $isWithin the allowed excess is kept by the mean of the beds
-     * @param float                                           $cents    of the product
-     * @param float                                           $excess   grams over the needs, all beds and nutrients together
+     * @param list<array{product: ShedProduct, share: float, kg: float|null}> $parts    share of the weight; kilograms of whole steps
+     * @param list<BedDose>                                                   $beds
+     * @param list<Nutrient>                                                  $lacking  needed, and nothing in the shed carries it
+     * @param bool                                                            $isWithin the allowed excess is kept by the mean of the beds
+     * @param float                                                           $cents    of the product
+     * @param float                                                           $excess   grams over the needs, all beds and nutrients together
      */
     private function __construct(public array $parts, public array $beds, public array $lacking, public bool $isWithin,
         public float $cents, public float $excess)
@@ -33,14 +33,16 @@ final readonly class Mix
      * @param non-empty-list<BedNeed> $needs
      * @param Nutrients|null          $allowed grams a square metre over the need; null: any
      * @param float                   $short   share of a need that may be missing
+     * @param bool                    $inSteps of whole scoops and buckets for all the beds together; else to the gram
      */
-    public static function of(array $needs, ProductChoice $choice, ?Nutrients $allowed, float $short): ?self
+    public static function of(array $needs, ProductChoice $choice, ?Nutrients $allowed, float $short, bool $inSteps = false): ?self
     {
         $area = array_sum(array_map(static fn (BedNeed $b): float => $b->area->squareMetres, $needs));
         $mean = Nutrients::sum(array_map(static fn (BedNeed $b): Nutrients => $b->need->times($b->area->squareMetres / $area), $needs));
-        $dose = $choice->exact($mean->times(0.001), $allowed?->times(0.001));
-        $kg = $dose->kilograms();
-        $gives = $dose->gives->times(1000.0);
+        $dose = $inSteps ? $choice->weighable($mean->times($area / 1000), $allowed?->times($area / 1000))
+            : $choice->exact($mean->times($area / 1000), $allowed?->times($area / 1000));
+        $kg = $dose->kilograms() / $area;
+        $gives = $dose->gives->times(1000.0 / $area);
         $beds = [];
         foreach ($needs as $bed) {
             $times = self::times($bed->need, $gives, $dose->lacking, $short);
@@ -51,10 +53,12 @@ final readonly class Mix
         }
         usort($beds, static fn (BedDose $a, BedDose $b): int => strnatcmp($a->bed->bed.' '.$a->bed->key, $b->bed->bed.' '.$b->bed->key));
         $all = array_sum(array_map(static fn (BedDose $b): float => $b->kg, $beds));
-        $parts = array_map(static fn (array $part): array => ['product' => $part['product'], 'share' => $part['kg'] / max(1e-12, $kg)],
+        $parts = array_map(static fn (array $part): array => ['product' => $part['product'],
+            'share' => $part['kg'] / max(1e-12, $kg * $area), 'kg' => $inSteps ? $part['kg'] : null],
             $dose->parts);
 
-        return new self($parts, $beds, $dose->lacking, $dose->isWithin, $kg > 0.0 ? $dose->cents * $all / $kg : 0.0,
+        return new self($parts, $beds, $dose->lacking, $dose->isWithin, $kg > 0.0 ? $dose->cents
+            * ($inSteps ? 1.0 : $all / ($kg * $area)) : 0.0,
             array_sum(array_map(static fn (BedDose $b): float => array_sum($b->excess->list()) * $b->bed->area->squareMetres, $beds)));
     }
 
@@ -63,7 +67,7 @@ final readonly class Mix
     {
         foreach ($this->parts as $part) {
             if ($part['product'] === $product) {
-                return ceil($part['share'] * $this->weight() / $product->step - 1e-6) * $product->step;
+                return $part['kg'] ?? ceil($part['share'] * $this->weight() / $product->step - 1e-6) * $product->step;
             }
         }
 

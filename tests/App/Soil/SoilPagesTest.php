@@ -125,7 +125,7 @@ final class SoilPagesTest extends AppCase
     public function testAFeedingJobWritesDownWhatWasGiven(): void
     {
         $this->browser->request('GET', $this->path('/feeding'));
-        self::assertStringContainsString('Feather meal', $this->text());
+        self::assertStringContainsString('All round', $this->text());
         $this->browser->request('GET', $this->path('/week'));
         self::assertStringContainsString('Feed, at planting,', $this->text());
         $job = $this->browser->getCrawler()->filter('.job:contains("Feed, at planting,") a.job-words')->first()->link();

@@ -125,6 +125,19 @@ final class ProductChoiceTest extends TestCase
         self::assertSame(0, $off);
     }
 
+    /** 40 g of nitrogen: a cheap barrow of 50 kg is not fetched for it, 1.0 kg of pellets in scoops of 0.5 is mixed. */
+    public function testAMixIsOfWholeScoops(): void
+    {
+        $shed = ProductChoice::from([self::product('barrow', 1.0, 0.0, 0.0, 4.0, step: 50.0),
+            self::product('pellets', 4.0, 0.0, 0.0, 48.0, step: 0.5)]);
+        $mixes = (new BlockMixes($shed))->of([new BedNeed('A1', 'A1', Area::fromSquareMetres(10.0), Nutrients::of(4.0, 0.0, 0.0))]);
+
+        self::assertSame([['pellets', 1.0]], array_map(static fn (array $p): array => [$p['product']->key,
+            $mixes[0]->kilograms($p['product'])],
+            $mixes[0]->parts));
+        self::assertEqualsWithDelta([0.9, 48.0], [$mixes[0]->beds[0]->kg, $mixes[0]->cents], 1e-9, 'a tenth short is borne');
+    }
+
     public function testBedsAreJoinedWhileItSaves(): void
     {
         $shed = ProductChoice::from([self::product('a', 12.0, 0.0, 0.0, 250.0), self::product('b', 0.0, 0.0, 30.0, 140.0)]);
