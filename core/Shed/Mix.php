@@ -20,7 +20,7 @@ final readonly class Mix
      * @param list<Nutrient>                                                  $lacking  needed, and nothing in the shed carries it
      * @param bool                                                            $isWithin the allowed excess is kept by the mean of the beds
      * @param float                                                           $cents    of the product
-     * @param float                                                           $excess   grams over the needs, all beds and nutrients together
+     * @param float                                                           $excess   grams over the needs, all together
      */
     private function __construct(public array $parts, public array $beds, public array $lacking, public bool $isWithin,
         public float $cents, public float $excess)
