@@ -19,6 +19,20 @@ final readonly class ValveWeek
     {
     }
 
+    /** How often it is opened: by the grower's rhythm, else as the soil asks for; 0 where nothing wants water. */
+    public function openings(): int
+    {
+        return $this->times > 0 && null !== $this->valve?->every ? (int) ceil(7 / $this->valve->every) : $this->times;
+    }
+
+    /** Minutes each time; null: it is not known what it lets through, or it stays shut. */
+    public function minutesEach(): ?float
+    {
+        $minutes = $this->minutes();
+
+        return null === $minutes || 0 === $this->openings() ? null : $minutes / $this->openings();
+    }
+
     /** Minutes in the week; null: it is not known what it lets through. */
     public function minutes(): ?float
     {

@@ -13,12 +13,13 @@ final readonly class BedSoil
     private const OLD = 4;
 
     /**
-     * @param SoilTest|null $test of phosphorus and potassium, the newest; null: none, the levels are taken by use
-     * @param float|null    $salt dS/m of the paste
+     * @param SoilTest|null $test  of phosphorus and potassium, the newest; null: none, the levels are taken by use
+     * @param float|null    $salt  dS/m of the paste
+     * @param Day|null      $phDay of the test the pH is of
      */
     private function __construct(public SoilLevel $p, public SoilLevel $k, public ?float $ph, public float $organic,
         public Texture $texture, public ?float $salt, public ?SoilTest $test, public bool $isTested, public bool $isOld,
-        public ?float $boron, public ?float $magnesium)
+        public ?float $boron, public ?float $magnesium, public ?Day $phDay)
     {
     }
 
@@ -43,12 +44,14 @@ final readonly class BedSoil
         $texture = $newest(static fn (SoilTest $t): ?Texture => $t->texture);
         $salt = $newest(static fn (SoilTest $t): ?float => $t->paste());
         $boron = $newest(static fn (SoilTest $t): ?float => $t->b);
+        $phDay = $newest(static fn (SoilTest $t): ?Day => null === $t->ph ? null : $t->day);
         $magnesium = $newest(static fn (SoilTest $t): ?float => $t->mg);
 
         return new self($p instanceof SoilLevel ? $p : $untested, $k instanceof SoilLevel ? $k : $untested, self::number($ph),
             self::number($organic) ?? $rules->organic, $texture instanceof Texture ? $texture : $rules->texture, self::number($salt),
             $test instanceof SoilTest ? $test : null, $p instanceof SoilLevel && $k instanceof SoilLevel, $test instanceof SoilTest
-            && $day->since($test->day) > self::OLD * 365, self::number($boron), self::number($magnesium));
+            && $day->since($test->day) > self::OLD * 365, self::number($boron), self::number($magnesium), $phDay instanceof Day ? $phDay
+                : null);
     }
 
     private static function number(mixed $value): ?float

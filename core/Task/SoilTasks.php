@@ -20,6 +20,7 @@ final readonly class SoilTasks implements TaskSource
 {
     /** Lime and sulphur want months: they go on in autumn, of the northern half of the world. */
     private const LIMED = '10-15';
+    private const BETWEEN = 182;
     /** A valve of so many mm a week or less is not opened. */
     private const LEAST_LITRES = 1.0;
 
@@ -81,39 +82,46 @@ final readonly class SoilTasks implements TaskSource
         return null !== $next && !$today->isBefore($next->day) ? $next : null;
     }
 
-    /** @return list<Task> by block */
+    /**
+     * By block: in the autumn after the test, and in goes half a year apart where it is much. Then none until a new test
+     * asks for more.
+     *
+     * @return list<Task>
+     */
     private function lime(Site $site, Period $due): array
     {
-        $on = MonthDay::parse(self::LIMED);
-        $on = $site->garden->place->latitude < 0 ? $on->halfAYearLater() : $on;
-        $tasks = [];
-        foreach ([] === $site->garden->soil->tests ? [] : [$due->start->year(), $due->last()->year()] as $year) {
-            $day = $on->in($year);
-            if (!$due->contains($day)) {
-                continue;
-            }
-            foreach ($this->limed($site) as $block => $beds) {
-                $length = Length::fromMicrometres(array_sum(array_map(static fn (Bed $b): int => $b->length->micrometres, $beds)));
-                $tasks[$block.$year] = $site->ofPlace(TaskKind::Lime, About::Block, (string) $block, 'lime/'.$year, $day, (string) $block,
-                    array_map(static fn (Bed $b): string => $b->name, $beds), $length,
-                    $site->book->of(TaskKind::Lime)->hours($length));
+        $beds = [];
+        foreach ([] === $site->garden->soil->tests ? [] : $site->garden->bedsInUse() as $bed) {
+            foreach ($this->limed($site, $bed) as $day) {
+                if ($due->contains($day)) {
+                    $beds[$bed->block.' '.$day->iso()][] = [$bed, $day];
+                }
             }
         }
 
-        return array_values($tasks);
+        return array_values(array_map(static function (array $of) use ($site): Task {
+            [$bed, $day] = $of[0];
+            $length = Length::fromMicrometres(array_sum(array_map(static fn (array $one): int => $one[0]->length->micrometres, $of)));
+
+            return $site->ofPlace(TaskKind::Lime, About::Block, $bed->block, 'lime/'.$day->iso(), $day, $bed->block,
+                array_map(static fn (array $one): string => $one[0]->name, $of), $length);
+        }, $beds));
     }
 
-    /** @return array<string, list<Bed>> */
-    private function limed(Site $site): array
+    /** @return list<Day> on which a bed is given its lime or sulphur */
+    private function limed(Site $site, Bed $bed): array
     {
-        $blocks = [];
-        foreach ($site->garden->bedsInUse() as $bed) {
-            if (null !== SoilSigns::lime($site->garden, $site->crops, $bed)) {
-                $blocks[$bed->block][] = $bed;
-            }
+        $tested = $site->garden->soil->soilOf($bed, $site->garden->today)->phDay;
+        if (null === $tested) {
+            return [];
         }
+        $on = MonthDay::parse(self::LIMED);
+        $on = $site->garden->place->latitude < 0 ? $on->halfAYearLater() : $on;
+        $first = $on->in($tested->year());
+        $first = $first->isBefore($tested) ? $on->in($tested->year() + 1) : $first;
+        $goes = SoilSigns::lime($site->garden, $site->crops, $bed)->goes ?? 0;
 
-        return $blocks;
+        return array_map(static fn (int $go): Day => $first->plus($go * self::BETWEEN), 0 === $goes ? [] : range(0, $goes - 1));
     }
 
     /** @return list<Task> one a week and valve that is to be opened */
@@ -124,7 +132,7 @@ final readonly class SoilTasks implements TaskSource
             foreach ($valves as $week) {
                 if (null !== $week->valve && $week->litres >= self::LEAST_LITRES && $due->contains($week->monday)) {
                     $tasks[] = $site->ofPlace(TaskKind::Irrigate, About::Garden, '', 'valve/'.$week->valve->key.'/'.$week->monday->iso(),
-                        $week->monday, hours: $site->book->of(TaskKind::Irrigate)->once * $week->times, name: $week->valve->name);
+                        $week->monday, hours: $site->book->of(TaskKind::Irrigate)->once * $week->openings(), name: $week->valve->name);
                 }
             }
         }

@@ -9,6 +9,8 @@ use JollyFurrow\Job\Job;
 use JollyFurrow\Job\PlacedTask;
 use JollyFurrow\Job\PlantOutCheck;
 use JollyFurrow\Land\WaterWay;
+use JollyFurrow\Lime\LimeKind;
+use JollyFurrow\Lime\SoilSigns;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
@@ -56,6 +58,7 @@ final readonly class JobLine
             TaskKind::Feed => self::mixed($job, $site),
             TaskKind::Irrigate => self::watered($job, $site),
             TaskKind::Water => self::onDrip($job, $site),
+            TaskKind::Lime => self::limed($job, $site),
             default => $job->length()->micrometres > 0 && !$job->kind->isInNursery() ? [Quantity::long($job->length())] : [],
         };
     }
@@ -77,6 +80,23 @@ final readonly class JobLine
         return $words;
     }
 
+    /** @return list<string|Sayable|\BackedEnum> of each kind, for one go */
+    private static function limed(Job $job, Site $site): array
+    {
+        $words = [];
+        foreach (LimeKind::cases() as $kind) {
+            $kg = 0.0;
+            foreach ($job->beds() as $bed) {
+                $need = SoilSigns::lime($site->garden, $site->crops, $site->beds[$bed]);
+                $kg += $kind === $need?->kind ? $need->kg / $need->goes : 0.0;
+            }
+            $words = $kg <= 0.0 ? $words : [...$words, ...[] === $words ? [] : ['+'], Quantity::of(round($kg, 1) * 1000, Unit::Gram),
+                $kind];
+        }
+
+        return $words;
+    }
+
     /** @return list<string> what is sown does not come up by drip alone: those beds want a can or a sprinkler */
     private static function onDrip(Job $job, Site $site): array
     {
@@ -92,10 +112,9 @@ final readonly class JobLine
     {
         foreach ($site->water?->week($job->first()->due) ?? [] as $week) {
             if ($week->valve?->name === $job->name) {
-                $minutes = $week->minutes();
+                $minutes = $week->minutesEach();
 
-                return [...null === $minutes ? [] : [$week->times.' ×', Quantity::of(round($minutes / max(1, $week->times)),
-                    Unit::Minute), '·'],
+                return [...null === $minutes ? [] : [$week->openings().' ×', Quantity::of(round($minutes), Unit::Minute), '·'],
                     Quantity::of($week->litres, Unit::Litre)];
             }
         }

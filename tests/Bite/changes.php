@@ -260,6 +260,8 @@ return [
     ['level of a soil', 'core/Soil/SoilLevel.php', '$mgKg >= $bound', '$mgKg > $bound', 'SoilLevels'],
     ['pounds an acre of soil', 'core/Soil/SoilUnit.php', 'self::LbPerAcre => 0.5', 'self::LbPerAcre => 2.0', 'SoilLevels'],
     ['lime', 'core/Soil/Texture.php', 'self::SandyLoam, self::Loam => 7.0', 'self::SandyLoam, self::Loam => 6.0', 'SoilLevels'],
+    ['lime, half a year apart', 'core/Task/SoilTasks.php', 'BETWEEN = 182', 'BETWEEN = 365', 'SourcesTest'],
+    ['a rhythm of watering', 'core/Irrigation/ValveWeek.php', 'ceil(7 / ', 'floor(7 / ', 'WaterTest'],
     ['lime in two goes', 'core/Lime/LimeNeed.php', 'MOST_LIME = 5.0', 'MOST_LIME = 8.0', 'SoilLevels'],
     ['salt', 'core/Soil/Salts.php', "'carrot' => [1.0, 14.0]", "'carrot' => [1.0, 13.0]", 'SoilLevels'],
     ['water by warmth', 'core/Irrigation/Evaporation.php', '17.8', '18.8', 'WaterTest'],

@@ -64,7 +64,7 @@ final class WaterCommand extends Command
         $minutes = $week->minutes();
 
         return ['valve' => $week->valve?->name, 'litres' => round($week->litres), 'minutes' => null === $minutes ? null : round($minutes),
-            'times' => $week->times, 'beds' => array_map(self::bed(...), $week->beds)];
+            'times' => $week->openings(), 'beds' => array_map(self::bed(...), $week->beds)];
     }
 
     /** @return array<string, mixed> */

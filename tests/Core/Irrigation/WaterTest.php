@@ -105,6 +105,17 @@ final class WaterTest extends TestCase
         self::assertSame(['North', 'A2'], [$week->valve?->name, $week->beds[0]->bed]);
     }
 
+    /** Every two days is four times a week, whatever the sum says; the minutes are parted; nothing wanted, nothing opened. */
+    public function testARhythmPartsTheMinutes(): void
+    {
+        $week = static fn (?int $every, int $times): ValveWeek => new ValveWeek(new Valve('v', 'V', [], 10.0, WaterWay::Drip, $every),
+            Day::parse('2026-07-20'), [], 1200.0, $times);
+
+        self::assertSame([3, 40.0], [$week(null, 3)->openings(), $week(null, 3)->minutesEach()]);
+        self::assertSame([4, 30.0], [$week(2, 3)->openings(), $week(2, 3)->minutesEach()]);
+        self::assertSame([0, null], [$week(2, 0)->openings(), $week(2, 0)->minutesEach()]);
+    }
+
     /** 10 l an hour, eight hours, seven days: 560 l. What brings least a litre is let go first, until it is enough. */
     public function testADrought(): void
     {

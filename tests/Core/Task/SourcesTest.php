@@ -17,6 +17,7 @@ use JollyFurrow\Diary\OwnJob;
 use JollyFurrow\Diary\SeedLot;
 use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Garden\Place;
 use JollyFurrow\Job\Job;
 use JollyFurrow\Job\PlacedTask;
 use JollyFurrow\Job\WorkWeek;
@@ -27,6 +28,8 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Shelter\Purpose;
+use JollyFurrow\Soil\SoilBook;
+use JollyFurrow\Soil\SoilTest;
 use JollyFurrow\Task\Site;
 use JollyFurrow\Task\SoilDays;
 use JollyFurrow\Task\Task;
@@ -245,6 +248,28 @@ final class SourcesTest extends TestCase
 
         self::assertSame(['2026-05-03 seed/soak'], $steps(Dressing::None));
         self::assertSame([], $steps(Dressing::Pelleted));
+    }
+
+    /**
+     * Tested 1 November 2025 at pH 5.5: 7 t/ha on loam in two goes, in the autumn after and half a year on; then none until a new
+     * test asks for more. In the south in April.
+     */
+    public function testLimeOnceForATest(): void
+    {
+        $days = static function (string $today, float $latitude = 46.9): array {
+            $g = LittleGarden::on($today);
+            $garden = new Garden($g->name, $g->today, new Place('P', $latitude, 0, $g->place->lastFrost, $g->place->firstFrost),
+                $g->settings,
+                $g->blocks, $g->beds, [], [], [], [], [], soil: new SoilBook([new SoilTest('t', '', 'A', Day::parse('2025-11-01'),
+                    ph: 5.5)]));
+            $tasks = TaskList::usual()->of(Work::site($garden), Period::between(Day::parse('2025-09-01'), Day::parse('2029-01-01')));
+
+            return array_values(array_map(static fn (Task $t): string => $t->due->iso().' '.implode(' ', $t->beds), array_filter($tasks,
+                static fn (Task $t): bool => TaskKind::Lime === $t->kind)));
+        };
+
+        self::assertSame(['2026-10-15 A1 A2 A3', '2027-04-15 A1 A2 A3'], $days('2026-03-02'));
+        self::assertSame('2026-04', substr($days('2026-03-02', -33.0)[0], 0, 7));
     }
 
     /** A seedbed in the open: no bench and no hardening; its shade is loosened in week three and off in week four. */
