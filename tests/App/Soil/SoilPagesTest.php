@@ -145,6 +145,16 @@ final class SoilPagesTest extends AppCase
         self::assertStringContainsString('All round', $this->text());
     }
 
+    public function testWhatWasGivenIsTakenBackWhole(): void
+    {
+        $before = $this->exported();
+        $this->post($this->path('/jobs/do'), ['t' => ['planting:feed-1/1:radish@2026-03-03#1'], 'do' => 'done']);
+        self::assertNotSame([], $this->snapshot()->soil->spreads);
+        $this->browser->followRedirect();
+        $this->browser->submitForm('Undo');
+        self::assertSame($before, $this->exported());
+    }
+
     /** 120 kg of manure at 0.3 and 0.7 % on 18.75 m2: 19.2 and 44.8 g a square metre in; nothing off yet. */
     public function testTheBalanceOfABed(): void
     {
