@@ -127,12 +127,15 @@ final class BedRules
             $this->ground->garden->place->latitude);
     }
 
-    /** Roots after much nitrogen weigh whole; a heavy feeder after another one half. */
+    /** Roots after much nitrogen, of a crop or from the shed, weigh whole; a heavy feeder after another one half. */
     private function before(Crop $crop, Bed $bed, int $from, int $to, int $start): float
     {
         $isRoot = 'root' === $crop->habits->rotation;
         if (0.0 === $this->weights->before || (!$isRoot && Feeding::Heavy !== $crop->feeding)) {
             return 0.0;
+        }
+        if ($isRoot && $this->ground->isRich($bed->name, $start, self::BEFORE_DAYS)) {
+            return 1.0;
         }
         $last = null;
         foreach ($this->ground->on($bed->name) as $stand) {

@@ -32,6 +32,8 @@ final class Ground
     private array $stands = [];
     /** @var array<string, Spread> the last raw manure, by bed */
     private array $raw = [];
+    /** @var array<string, list<int>> days it was fed raw manure or much nitrogen, by bed */
+    private array $rich = [];
     /** @var array<string, array<int, list<array{int, int}>>> by family: place of a bed in walking order => first and last days */
     private array $families = [];
     /** @var array<string, int> place in walking order, by bed */
@@ -53,6 +55,9 @@ final class Ground
         $this->gap = new FamilyGap($garden, $book);
         foreach ($garden->soil->spreads as $spread) {
             Heat::Raw !== $spread->heat ?: $this->raw[$spread->bed] = $spread;
+            if (Heat::Raw === $spread->heat || $spread->isMuchNitrogen()) {
+                $this->rich[$spread->bed][] = $spread->day->number;
+            }
         }
         foreach ($garden->history as $past) {
             $day = $past->cleared->number;
@@ -172,6 +177,12 @@ final class Ground
         $until = null === $raw ? null : ManureWait::until($raw, $stay->crop) ?? $raw->day->plus(ManureWait::TOUCHING);
 
         return null === $raw || null === $until || $stay->last < $raw->day->number || $until->number <= $stay->ready ? null : $until;
+    }
+
+    /** Whether raw manure or much nitrogen was laid out on the bed within some days before: roots fork in it. */
+    public function isRich(string $bed, int $start, int $days): bool
+    {
+        return [] !== array_filter($this->rich[$bed] ?? [], static fn (int $day): bool => $day <= $start && $start - $day < $days);
     }
 
     /** Whether any rule keeps something off the bed at some time; where none does, it need not be asked further. */

@@ -52,7 +52,7 @@ final readonly class FeedCalendar
         foreach ($this->parts($crop) as $n => $part) {
             $rule = new CareRule('feed-'.$n, $part->name, $part->from, $part->after, $part->share, $part->every, $part->until, [], [], [],
                 [], 0, 0.0, '', Source::practice());
-            $days = $care->daysOf($rule, $planting);
+            $days = $part->those($care->daysOf($rule, $planting));
             foreach ($days as $k => $day) {
                 $doses[] = new FeedDay('feed-'.($n + 1).'/'.($k + 1), $part->name, $day, $part->part / \count($days));
             }

@@ -69,7 +69,8 @@ final readonly class SoilTables
     {
         return new FeedPart($node->text('name', 60), $node->choice('from', CarePoint::class), $node->has('after') ? $node->int('after', -30,
             400) : null, $node->has('share') ? $node->float('share', 0, 2) : 0.0, $node->float('part', 0.01, 1), $node->has('every')
-            ? $node->int('every', 1, 120) : null, $node->has('until') ? $node->float('until', 0, 3) : 1.0);
+            ? $node->int('every', 1, 120) : null, $node->has('until') ? $node->float('until', 0, 3) : 1.0,
+            $node->has('nth') ? $node->int('nth', 1, 12) : 1);
     }
 
     /**

@@ -46,6 +46,14 @@ final readonly class GardenFileArgument
         }
     }
 
+    /** @param array<string, mixed> $answer on standard output, as JSON a person can read too */
+    public function answer(OutputInterface $output, array $answer): void
+    {
+        $output->writeln(json_encode($answer,
+            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR),
+            OutputInterface::OUTPUT_RAW);
+    }
+
     public function complain(OutputInterface $output, string $words): void
     {
         ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($words, OutputInterface::OUTPUT_RAW);

@@ -130,8 +130,28 @@ final readonly class JobChanges
         $fed = array_values(array_filter($placed, static fn (PlacedTask $p): bool => TaskKind::Feed === $p->task->kind
             && TaskState::Done !== $p->state));
 
-        return MarkKind::Done !== $doing->kind || [] === $fed ? [] : FeedDoses::spreads(FeedDoses::mixes($site,
-            array_map(static fn (PlacedTask $p): Task => $p->task, $fed)), $doing->day);
+        return !self::isDone($doing) || [] === $fed ? [] : FeedDoses::spreads(FeedDoses::mixes($site,
+            array_map(static fn (PlacedTask $p): Task => $p->task, $fed)), $doing->day, self::reached($doing, $fed));
+    }
+
+    /**
+     * How far along its beds each dose is by now, where only a part was done: the parts of before and this one.
+     *
+     * @param non-empty-list<PlacedTask> $fed
+     *
+     * @return array<string, float> metres by planting and step
+     */
+    private static function reached(Doing $doing, array $fed): array
+    {
+        $left = $doing->length?->metres();
+        $reached = [];
+        foreach (null === $left ? [] : $fed as $placed) {
+            $before = $placed->task->length->metres() - $placed->toDo->metres();
+            $reached[$placed->task->planting?->key.'/'.$placed->task->id->step] = $before + max(0.0, min($left, $placed->toDo->metres()));
+            $left -= $placed->toDo->metres();
+        }
+
+        return $reached;
     }
 
     /** @param non-empty-list<PlacedTask> $placed */

@@ -54,7 +54,12 @@ final readonly class SoilKeeper
     {
         $beds = [] === $spreads ? [] : $this->ids($gardenId, 'bed');
         foreach ($spreads as $spread) {
-            isset($beds[$spread->bed]) ? $this->entities->persist(new SpreadRecord($gardenId, $beds[$spread->bed], $spread)) : null;
+            $there = $this->entities->getRepository(SpreadRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $spread->key]);
+            if (null !== $there) {
+                $there->become($spread);
+            } elseif (isset($beds[$spread->bed])) {
+                $this->entities->persist(new SpreadRecord($gardenId, $beds[$spread->bed], $spread));
+            }
         }
     }
 

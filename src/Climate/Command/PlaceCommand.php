@@ -53,10 +53,9 @@ final class PlaceCommand extends Command
         $months = array_map(static fn (array $row): array => ['month' => $row['month'],
             'above_4' => round($row['heat4'], 1), 'above_10' => round($row['heat10'], 1)], ClimateTable::of($garden->climate->climate,
                 $garden->place->latitude, $year, $garden->climate->record)->rows);
-        $output->writeln(json_encode(['latitude' => $garden->place->latitude, 'seasons' => $garden->climate->frost->years,
+        $this->file->answer($output, ['latitude' => $garden->place->latitude, 'seasons' => $garden->climate->frost->years,
             'guess' => $garden->climate->isGuess(),
-            'frost' => $frost, 'day_length_hours' => $days, 'heat_units' => $months], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),
-            OutputInterface::OUTPUT_RAW);
+            'frost' => $frost, 'day_length_hours' => $days, 'heat_units' => $months]);
         if ($garden->climate->isGuess()) {
             $this->file->complain($output, 'The file knows no climate: this is a guess from latitude and altitude.');
         }

@@ -90,8 +90,7 @@ final class ReadyCommand extends Command
                 $found)))
             : self::warnings($ripe, $day);
         $told = self::told($crop, $method, $cover, $ripe);
-        $output->writeln(json_encode([...$told, 'warnings' => $warnings], \JSON_PRETTY_PRINT | \JSON_THROW_ON_ERROR),
-            OutputInterface::OUTPUT_RAW);
+        $this->file->answer($output, [...$told, 'warnings' => $warnings]);
 
         return null === $ripe ? Command::FAILURE : Command::SUCCESS;
     }

@@ -61,9 +61,8 @@ final class FeedCommand extends Command
             $plantings[] = ['planting' => $key, 'row' => $feed->row->key, 'pieces' => array_map(self::piece(...), $feed->pieces),
                 'doses' => $doses];
         }
-        $output->writeln(json_encode(['garden' => $garden->name, 'today' => $garden->today->iso(), 'unit' => 'g/m2',
-            'plantings' => $plantings],
-            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $this->file->answer($output, ['garden' => $garden->name, 'today' => $garden->today->iso(), 'unit' => 'g/m2',
+            'plantings' => $plantings]);
         $this->file->complain($output, \sprintf('%d plantings; %d mixes lack a nutrient.', \count($plantings), $lacking));
 
         return 0 === $lacking ? Command::SUCCESS : Command::FAILURE;

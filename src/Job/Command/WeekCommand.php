@@ -60,10 +60,9 @@ final class WeekCommand extends Command
             new SoilDays($garden->climate->measured, DailyRecord::fromRows([])));
         $week = WorkWeek::of($site, TaskList::usual(), $garden->today->plus(7 * $on)->week());
         $over = Relief::of($week);
-        $output->writeln(json_encode(['garden' => $garden->name, 'today' => $garden->today->iso(), 'week' => $week->week->label(),
+        $this->file->answer($output, ['garden' => $garden->name, 'today' => $garden->today->iso(), 'week' => $week->week->label(),
             'days' => array_map(static fn (WorkDay $day): array => ['day' => $day->day->iso(), 'hours' => round($day->hours(), 2),
-                'hands' => $day->hands, 'jobs' => array_map(self::job(...), $day->jobs)], $week->days)],
-            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+                'hands' => $day->hands, 'jobs' => array_map(self::job(...), $day->jobs)], $week->days)]);
         $this->file->complain($output, \sprintf('%d jobs, %.1f hours, %d days with more work than hands.', \count($week->jobs()),
             $week->hours(), \count($over)));
 

@@ -46,8 +46,7 @@ final class PlanCommand extends Command
         $this->sayer->speakFor(Formatter::forMachines($garden->settings->currency));
         $planner = new Planner($book, $recipes);
         $plan = $planner->draw($garden);
-        $output->writeln(json_encode((new PlanJson($book, $recipes, $this->sayer))->of($garden, $plan),
-            \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $this->file->answer($output, (new PlanJson($book, $recipes, $this->sayer))->of($garden, $plan));
         foreach (Contradictions::of($garden, $book) as $contradiction) {
             $this->file->complain($output, $this->sayer->text($contradiction));
         }

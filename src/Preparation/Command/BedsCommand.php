@@ -55,7 +55,7 @@ final class BedsCommand extends Command
         $care = new CareCalendar($garden, $book, $recipes, $this->care->load());
         $standing = $garden->plantings->where(static fn (Planting $p): bool => !$p->isOver($garden->today))->all();
         $kit = $this->kit($garden, $recipes, $care);
-        $output->writeln(json_encode([
+        $this->file->answer($output, [
             'garden' => $garden->name,
             'today' => $garden->today->iso(),
             'plantings' => array_map(fn (Planting $p): array => $this->planting($garden, $recipes, $leads, $p), $ahead),
@@ -69,7 +69,7 @@ final class BedsCommand extends Command
             'late' => array_map(static fn (LateBed $l): array => ['planting' => $l->planting->key, 'days' => $l->days,
                     'quicker' => $l->by?->key, 'elsewhere' => $l->elsewhere?->pieces[0]->bed, 'later' => $l->later?->ground->iso()], $late),
             'kit' => $kit,
-        ], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        ]);
         $short = array_filter($kit, static fn (array $one): bool => $one['short'] > 0);
         $this->file->complain($output, \sprintf('%d plantings ahead, %d beds late, %d kinds of kit short.', \count($ahead),
             \count($late), \count($short)));

@@ -50,9 +50,8 @@ final class WaterCommand extends Command
                 'valves' => array_map(self::valve(...), $plan->week($monday)), 'let_go_first' => array_map(self::bed(...),
                     $plan->letGo($monday))];
         }
-        $output->writeln(json_encode(['garden' => $garden->name, 'today' => $garden->today->iso(), 'source_litres_a_week' => $plan->source,
-            'weeks' => $weeks], \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE | \JSON_THROW_ON_ERROR),
-            OutputInterface::OUTPUT_RAW);
+        $this->file->answer($output, ['garden' => $garden->name, 'today' => $garden->today->iso(), 'source_litres_a_week' => $plan->source,
+            'weeks' => $weeks]);
         $this->file->complain($output, \sprintf('%d weeks, %d with too little water.', \count($weeks), $short));
 
         return 0 === $short ? Command::SUCCESS : Command::FAILURE;

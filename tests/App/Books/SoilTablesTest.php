@@ -20,6 +20,7 @@ use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Soil\SoilLevel;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Work\CarePoint;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** The tables of needs and of water that ship. */
@@ -85,6 +86,16 @@ final class SoilTablesTest extends AppCase
             ->parts($this->book()->get($crop)));
 
         self::assertSame([[0.34, 0.33, 0.33], [0.4, 0.3, 0.3]], [$parts('corn'), $parts('potato-storage')]);
+    }
+
+    /** Cut for months: after every second cut, as practice has it. */
+    public function testLeavesAreFedAfterEverySecondCut(): void
+    {
+        $part = (new SoilTables(__DIR__.'/../../../data'))->calendar()->parts($this->book()->get('leaf-beet'))[1];
+        $cuts = array_map(Day::parse(...), ['2026-06-01', '2026-06-15', '2026-06-29', '2026-07-13']);
+
+        self::assertSame([CarePoint::Cut, ['2026-06-15', '2026-07-13']], [$part->from, array_map(static fn (Day $d): string => $d->iso(),
+            $part->those($cuts))]);
     }
 
     /**

@@ -145,6 +145,22 @@ final class SoilPagesTest extends AppCase
         self::assertStringContainsString('All round', $this->text());
     }
 
+    /** The half that was fed lies there, the rest with the next tick; a half and a quarter are three quarters. */
+    public function testAPartOfAFeedingJobWritesDownThatPart(): void
+    {
+        $job = ['t' => ['planting:feed-1/1:radish@2026-03-03#1']];
+        $kg = fn (): float => array_sum(array_map(static fn (Spread $s): float => $s->kg, $this->snapshot()->soil->spreads));
+        $length = $this->snapshot()->plantings->get('radish@2026-03-03#1')?->length()->metres() ?? 0.0;
+        $this->post($this->path('/jobs/do'), $job + ['do' => 'part', 'length' => ($length / 2).' m']);
+        $half = $kg();
+        $this->post($this->path('/jobs/do'), $job + ['do' => 'part', 'length' => ($length / 4).' m']);
+        $more = $kg();
+        $this->post($this->path('/jobs/do'), $job + ['do' => 'done']);
+
+        self::assertGreaterThan(0.0, $half);
+        self::assertEqualsWithDelta([0.5, 0.75], [$half / $kg(), $more / $kg()], 1e-6);
+    }
+
     public function testWhatWasGivenIsTakenBackWhole(): void
     {
         $before = $this->exported();

@@ -6,6 +6,7 @@ namespace JollyFurrow\Tests\Beds;
 
 use JollyFurrow\Beds\BedChoice;
 use JollyFurrow\Beds\BedOffer;
+use JollyFurrow\Beds\Rule;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\BlockRules;
 use JollyFurrow\Garden\Garden;
@@ -19,10 +20,18 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Land\Temper;
+use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Length;
+use JollyFurrow\Message\Code;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Soil\Heat;
+use JollyFurrow\Soil\Nutrients;
+use JollyFurrow\Soil\Release;
+use JollyFurrow\Soil\SoilBook;
+use JollyFurrow\Soil\Spread;
 use JollyFurrow\Succession\Grid;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\Said;
@@ -232,6 +241,22 @@ final class BedRulesTest extends TestCase
         $choice->take(self::before('chard', 'A1', $days));
 
         self::assertSame($bed, $choice->offer(self::candidate('kale'), 25_000_000, self::day('2026-07-09'))->pieces[0]->bed ?? '');
+    }
+
+    /** Roots after 400 kg N a hectare or after raw manure fork; after 300 days they do not mind, and leaves never do. */
+    #[TestWith(['carrot', 299, Heat::HeatTreated, 10.0, true])]
+    #[TestWith(['carrot', 300, Heat::HeatTreated, 10.0, false])]
+    #[TestWith(['carrot', 200, Heat::HeatTreated, 1.0, false])]
+    #[TestWith(['carrot', 200, Heat::Raw, 1.0, true])]
+    #[TestWith(['chard', 200, Heat::HeatTreated, 10.0, false])]
+    public function testRootsAfterWhatWasLaidOut(string $item, int $days, Heat $heat, float $kg, bool $isTold): void
+    {
+        $spread = new Spread('s', 'A1', Day::parse('2026-04-15')->plus(-$days), 'Feather meal', $kg, Nutrients::of(13.0, 0.0, 0.0),
+            Release::Soluble, $heat, Area::fromSquareMetres(18.75), Day::parse('2026-04-15')->plus(-$days));
+        $garden = self::garden(new PlanRules(), blocks: 1, count: 1)->onSoil(new SoilBook(spreads: [$spread]));
+
+        self::assertSame($isTold ? [Rule::AfterUnsuited] : [], array_values(array_map(static fn (Message $m): Code => $m->code,
+            self::offer($garden, $item)->remarks())));
     }
 
     private static function bed(Garden $garden, string $item, string $sow = '2026-04-20', PlaceType $place = PlaceType::Field): string
