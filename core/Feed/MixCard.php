@@ -10,10 +10,14 @@ use JollyFurrow\Shed\BlockMixes;
 use JollyFurrow\Shed\Mix;
 use JollyFurrow\Shed\ProductChoice;
 use JollyFurrow\Soil\FeedSchool;
+use JollyFurrow\Soil\Heat;
 use JollyFurrow\Soil\Release;
 use JollyFurrow\Soil\ShedProduct;
 
-/** What is mixed for some doses of one block, and how much of it goes where. */
+/**
+ * What is mixed for some doses of one block, and how much of it goes where. Raw manure is in none: it goes on bare ground,
+ * months before a harvest.
+ */
 final class MixCard
 {
     private const GRAMS = 0.1;
@@ -27,8 +31,8 @@ final class MixCard
     public static function of(Garden $garden, array $doses, bool $isRough = false): array
     {
         $rules = $garden->soil->rules;
-        $shed = FeedSchool::InCompost === $rules->school ? array_values(array_filter($garden->soil->shed,
-            static fn (ShedProduct $p): bool => Release::Compost === $p->release)) : $garden->soil->shed;
+        $shed = array_values(array_filter($garden->soil->shed, static fn (ShedProduct $p): bool => Heat::Raw !== $p->heat
+            && (FeedSchool::InCompost !== $rules->school || Release::Compost === $p->release)));
         $allowed = FeedSchool::InCompost === $rules->school ? null : $rules->allowed()->times(self::GRAMS);
 
         $needs = self::needs($doses);

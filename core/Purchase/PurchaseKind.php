@@ -9,4 +9,6 @@ enum PurchaseKind: string
     case Product = 'product';
     case Compost = 'compost';
     case Seed = 'seed';
+    case Film = 'film';
+    case Straw = 'straw';
 }

@@ -15,22 +15,26 @@ use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Recipe\Mulch;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Seed\SeedBalance;
 use JollyFurrow\Time\Day;
 
 /**
  * What is to be bought, by the day it is first wanted: products beyond what lies in the shed, compost for the preparations to
- * come, seed and planting stock short in the drawer.
+ * come, film and straw to cover beds with, seed and planting stock short in the drawer.
  */
 final readonly class Purchases
 {
     private const AHEAD = 365;
+    /** Straw as it is shaken out (common practice, no source). */
+    private const STRAW_MM = 100.0;
 
     /** @return list<Purchase> by day */
     public static function of(Garden $garden, CropBook $crops, RecipeBook $recipes, FeedingPlan $plan): array
     {
-        $all = [...self::products($garden, $plan), ...self::compost($garden, $recipes), ...self::seed($garden, $crops)];
+        $all = [...self::products($garden, $plan), ...self::compost($garden, $recipes), ...self::mulch($garden, $recipes),
+            ...self::seed($garden, $crops)];
         usort($all, static fn (Purchase $a, Purchase $b): int => [$a->by->number, $a->kind->value, $a->what] <=> [$b->by->number,
             $b->kind->value, $b->what]);
 
@@ -90,8 +94,7 @@ final readonly class Purchases
                 $before = array_column(array_filter($on[$piece->bed] ?? [], static fn (array $was): bool => $was[1]->from < $piece->to
                     && $piece->from < $was[1]->to), 0);
                 $on[$piece->bed][] = [$planting, $piece];
-                if (Standing::Planned === $planting->standing && !$planting->bedStart->isBefore($garden->today)
-                    && Credits::isComposted($garden, $recipes, $planting, $before)) {
+                if (self::isToCome($garden, $planting) && Credits::isComposted($garden, $recipes, $planting, $before)) {
                     $month = self::month($planting->bedStart)->number;
                     $litres[$month] = ($litres[$month] ?? 0.0) + self::litres($garden, $piece, $beds[$piece->bed]->width->metres());
                 }
@@ -102,6 +105,32 @@ final readonly class Purchases
         foreach ($litres as $month => $of) {
             $bought[] = new Purchase(PurchaseKind::Compost, Day::of($month), $compost->name, Quantity::of($of, Unit::Litre),
                 $of * ($compost->litre ?? 0.6) * $compost->cents);
+        }
+
+        return $bought;
+    }
+
+    /** @return list<Purchase> metres of film, litres of straw, for the plantings whose beds are still to be made ready */
+    private static function mulch(Garden $garden, RecipeBook $recipes): array
+    {
+        $beds = $garden->bedsByName();
+        $wanted = [];
+        foreach ($garden->plantings->all() as $planting) {
+            $mulch = $recipes->get($planting->recipe)->mulch;
+            foreach (self::isToCome($garden, $planting) && \in_array($mulch, [Mulch::Film, Mulch::Straw], true) ? $planting->pieces
+                : [] as $piece) {
+                $month = self::month($planting->bedStart)->number;
+                $metres = $piece->length()->metres();
+                $wanted[$mulch->value][$month] = ($wanted[$mulch->value][$month] ?? 0.0) + (Mulch::Film === $mulch ? $metres
+                    : $metres * $beds[$piece->bed]->width->metres() * $piece->widthShare * self::STRAW_MM);
+            }
+        }
+        $bought = [];
+        foreach ($wanted as $kind => $months) {
+            foreach ($months as $month => $amount) {
+                $bought[] = new Purchase(PurchaseKind::from($kind), Day::of($month), '', Quantity::of($amount, Mulch::Film->value === $kind
+                    ? Unit::Metre : Unit::Litre), null);
+            }
         }
 
         return $bought;
@@ -127,6 +156,12 @@ final readonly class Purchases
         }
 
         return $bought;
+    }
+
+    /** Its bed is still to be made ready. */
+    private static function isToCome(Garden $garden, Planting $planting): bool
+    {
+        return Standing::Planned === $planting->standing && !$planting->bedStart->isBefore($garden->today);
     }
 
     private static function bed(PlantingFeed $feed): string

@@ -15,6 +15,10 @@ use JollyFurrow\Soil\ShedProduct;
  */
 final readonly class ProductChoice
 {
+    /** A scoop is filled whole, by the half or by the quarter. */
+    private const PARTS = [1, 2, self::FINEST];
+    private const FINEST = 4;
+
     /** @param list<ShedProduct> $shed in the order of their keys */
     private function __construct(private array $shed)
     {
@@ -40,7 +44,7 @@ final readonly class ProductChoice
     }
 
     /**
-     * In whole steps of what is weighed or scooped.
+     * In whole steps of what is weighed or scooped; where they are too coarse, in halves or quarters.
      *
      * @param Nutrients      $need    kilograms
      * @param Nutrients|null $allowed kilograms over it; null: any
@@ -62,8 +66,8 @@ final readonly class ProductChoice
             }
         }
         $need = Nutrients::of(...$left);
-        foreach ($this->ways($need, $allowed, $inSteps) as [$most, $isWithin, $isThere]) {
-            $kg = $this->solved($gives, $need, $most, $isThere, $inSteps);
+        foreach ($this->ways($need, $allowed, $inSteps) as [$most, $isWithin, $isThere, $parts]) {
+            $kg = $this->solved($gives, $need, $most, $isThere, $parts);
             if (null !== $kg) {
                 return $this->dose($kg, $need, $lacking, $isWithin, $isThere);
             }
@@ -73,35 +77,51 @@ final readonly class ProductChoice
     }
 
     /**
-     * What is tried one after the other: all that is asked; a step more of excess, where steps are coarse; more than is in the
-     * shed, to be bought; any excess.
+     * What is tried one after the other: all that is asked; halves and quarters of a scoop; a step more of excess, of the finest
+     * scoop first, where steps are coarse; more than is in the shed, to be bought; any excess.
      *
-     * @return list<array{Nutrients, bool, bool}> most of each nutrient; within what is allowed; from what is there
+     * @return list<array{Nutrients, bool, bool, int}> most of each nutrient; within what is allowed; from what is there; parts of
+     *                                                 a step that are measured out, 0: to the gram
      */
     private function ways(Nutrients $need, ?Nutrients $allowed, bool $inSteps): array
     {
         $any = Nutrients::of(\INF, \INF, \INF);
+        $finest = $inSteps ? self::FINEST : 0;
         if (null === $allowed) {
-            return [[$any, true, true], [$any, true, false]];
+            return [[$any, true, true, (int) $inSteps], [$any, true, false, (int) $inSteps]];
         }
         $most = $need->plus($allowed);
-        $coarse = $most->plus($this->coarsestStep());
-
-        return [[$most, true, true], ...($inSteps ? [[$coarse, true, true]] : []), [$most, true, false],
-            ...($inSteps ? [[$coarse, true, false]] : []), [$any, false, true], [$any, false, false]];
-    }
-
-    /** What one step gives at most, of each nutrient. */
-    private function coarsestStep(): Nutrients
-    {
-        $most = [0.0, 0.0, 0.0];
-        foreach ($this->shed as $product) {
-            foreach ($product->releases()->times($product->step)->list() as $i => $gives) {
-                $most[$i] = max($most[$i], $gives);
+        $ways = [];
+        foreach ([true, false] as $isThere) {
+            foreach ($inSteps ? self::PARTS : [0] as $parts) {
+                $ways[] = [$most, true, $isThere, $parts];
+            }
+            foreach ($inSteps ? $this->coarser() : [] as $step) {
+                $ways[] = [$most->plus($step->times(1 / self::FINEST)), true, $isThere, $finest];
             }
         }
 
-        return Nutrients::of(...$most);
+        return [...$ways, [$any, false, true, $finest], [$any, false, false, $finest]];
+    }
+
+    /**
+     * What one step gives at most of each nutrient: of the finest product, of the two finest, and so on up to a barrow, which on
+     * a short piece of bed would be far too much.
+     *
+     * @return list<Nutrients>
+     */
+    private function coarser(): array
+    {
+        $steps = array_map(static fn (ShedProduct $p): array => $p->releases()->times($p->step)->list(), $this->shed);
+        usort($steps, static fn (array $a, array $b): int => [array_sum($a), $a] <=> [array_sum($b), $b]);
+        $most = [0.0, 0.0, 0.0];
+        $all = [];
+        foreach ($steps as $step) {
+            $most = array_map(static fn (float $a, float $b): float => max($a, $b), $most, $step);
+            $all[] = Nutrients::of(...$most);
+        }
+
+        return $all;
     }
 
     /**
@@ -109,13 +129,13 @@ final readonly class ProductChoice
      *
      * @return array<int, float>|null
      */
-    private function solved(array $gives, Nutrients $need, Nutrients $most, bool $isThere, bool $inSteps): ?array
+    private function solved(array $gives, Nutrients $need, Nutrients $most, bool $isThere, int $parts): ?array
     {
         $doses = new Doses($gives, array_map(static fn (ShedProduct $p): float => $p->cents, $this->shed),
-            array_map(static fn (ShedProduct $p): float => $p->step, $this->shed),
+            array_map(static fn (ShedProduct $p): float => $p->step / max(1, $parts), $this->shed),
             array_map(static fn (ShedProduct $p): float => $isThere ? $p->stock ?? \INF : \INF, $this->shed), $need->list(), $most->list());
 
-        return $inSteps ? $doses->inWholeSteps() : $doses->cheapest();
+        return $parts > 0 ? $doses->inWholeSteps() : $doses->cheapest();
     }
 
     /**

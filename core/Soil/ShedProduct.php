@@ -21,6 +21,12 @@ final readonly class ShedProduct
     {
     }
 
+    /** So many scoops or buckets, with quarters: 1.25. */
+    public function measures(float $kg): float
+    {
+        return round(4 * $kg / $this->step) / 4;
+    }
+
     /** Grams of each nutrient of use in the crop's time, in a gram of product. */
     public function releases(): Nutrients
     {

@@ -41,6 +41,17 @@ final class FeedingController extends Page
             $site->garden->settings->units)));
     }
 
+    /** The mixes of the next four weeks, a card each, to hang up where they are weighed. */
+    #[Route('/g/{garden}/feeding/cards', name: 'feeding_cards', methods: ['GET'])]
+    public function cards(Request $request, Visit $visit): Response
+    {
+        $site = $this->sites->of($visit->gardenId);
+        $this->sayer->speakFor(Formatter::of($site->garden->settings));
+
+        return $this->page($request, 'feed/cards.html.twig', ['visit' => $visit, 'garden' => $site->garden,
+            'weeks' => [] === $site->garden->soil->shed ? [] : WeekFeed::all($site, self::WEEKS)], 'cards');
+    }
+
     #[Route('/g/{garden}/feeding', name: 'feeding_keep', methods: ['POST'])]
     public function keep(Request $request, Visit $visit): Response
     {

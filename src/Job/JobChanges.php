@@ -143,9 +143,9 @@ final readonly class JobChanges
      */
     private static function reached(Doing $doing, array $fed): array
     {
-        $left = $doing->length?->metres();
+        $left = $doing->length?->metres() ?? 0.0;
         $reached = [];
-        foreach (null === $left ? [] : $fed as $placed) {
+        foreach (null === $doing->length ? [] : $fed as $placed) {
             $before = $placed->task->length->metres() - $placed->toDo->metres();
             $reached[$placed->task->planting?->key.'/'.$placed->task->id->step] = $before + max(0.0, min($left, $placed->toDo->metres()));
             $left -= $placed->toDo->metres();

@@ -32,7 +32,8 @@ final class Navigation
         'planting' => 'wall', 'change' => 'wall', 'planting_cover' => 'wall', 'note' => 'wall', 'stand' => 'wall',
             'care_choice' => 'wall', 'job' => 'week', 'calendar' => 'week', 'offline' => 'week',
         'proposal' => 'plan', 'mend' => 'plan', 'wishes_cost' => 'rules', 'draw_up' => 'plan', 'one_more' => 'plan',
-        'bed' => 'beds', 'bed_soil' => 'soil', 'temper' => 'beds', 'bed_cover' => 'beds', 'free_bed' => 'beds', 'cover' => 'beds',
+        'bed' => 'beds', 'bed_soil' => 'soil', 'feeding_cards' => 'feeding', 'temper' => 'beds', 'bed_cover' => 'beds',
+            'free_bed' => 'beds', 'cover' => 'beds',
             'recipe' => 'recipes',
         'crop' => 'crops', 'ladder' => 'crops', 'own' => 'crops', 'reading' => 'station', 'member' => 'members', 'find' => 'wall',
     ];

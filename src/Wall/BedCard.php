@@ -18,6 +18,7 @@ use JollyFurrow\Work\NextStep;
 final class BedCard
 {
     private const WIDTH = 600;
+    private const HEIGHT = 38;
 
     /** @return array{now: list<array<string, mixed>>, next: list<array<string, mixed>>, gone: list<array<string, mixed>>, keys: array<string, true>, scale: list<array{x: float, along: Length}>} */
     public static function all(Garden $garden, Bed $bed, CropBook $book, RecipeBook $recipes): array
@@ -39,7 +40,8 @@ final class BedCard
                 'possible' => FieldWork::expected($planting, $garden->today),
                 'bars' => array_map(static fn (Stretch $s): array => ['x' => round(self::WIDTH * $s->from / $bed->length->micrometres,
                     1), 'w' => round(self::WIDTH * ($s->to - $s->from) / $bed->length->micrometres, 1), 'from' => $s->from,
-                    'to' => $s->to, 'length' => $s->length()], $here),
+                    'to' => $s->to, 'length' => $s->length(), 'y' => round(1 + self::HEIGHT * (1 - $s->widthShare
+                        - WallDrawing::below($garden, $planting, $s)), 1), 'h' => round(self::HEIGHT * $s->widthShare, 1)], $here),
             ];
         }
         $cards['gone'] = array_reverse($cards['gone']);

@@ -73,7 +73,7 @@ final readonly class WallDrawing
     }
 
     /** Share of the width that others have at the same time on the same stretch, and are drawn below it: those planted before it. */
-    private static function below(Garden $garden, Planting $planting, Stretch $piece): float
+    public static function below(Garden $garden, Planting $planting, Stretch $piece): float
     {
         $below = 0.0;
         foreach ($piece->widthShare < 1.0 ? $garden->plantings->on($piece->bed) : [] as $other) {

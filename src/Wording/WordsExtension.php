@@ -10,10 +10,8 @@ use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Goods;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Mass;
-use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Quantity;
 use JollyFurrow\Measure\Unit;
-use JollyFurrow\Measure\Units;
 use JollyFurrow\Measure\Volume;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Happening;
@@ -284,12 +282,6 @@ final readonly class WordsExtension
         return $this->sayer->formatter()->date($day)->text;
     }
 
-    #[AsTwigFilter('about', isSafe: ['html'])]
-    public function about(float|int $cents): string
-    {
-        return $this->sayer->formatter()->about($cents)->html();
-    }
-
     /** "Tue 21 Jul" */
     #[AsTwigFilter('weekday', isSafe: ['html'])]
     public function weekday(Day $day): string
@@ -335,81 +327,6 @@ final readonly class WordsExtension
     public function randomToken(): string
     {
         return bin2hex(random_bytes(12));
-    }
-
-    #[AsTwigFilter('money_text')]
-    public function moneyText(Money|float|int $cents): string
-    {
-        return $this->sayer->formatter()->money($cents)->text;
-    }
-
-    /** Cents as "1 234.50". */
-    #[AsTwigFilter('money', isSafe: ['html'])]
-    public function money(Money|float|int $cents): string
-    {
-        return $this->sayer->formatter()->money($cents)->html();
-    }
-
-    /** Cents as "1 234.50 EUR". */
-    #[AsTwigFilter('price', isSafe: ['html'])]
-    public function price(Money|float|int $cents): string
-    {
-        return $this->sayer->formatter()->price($cents)->html();
-    }
-
-    /** "+12.50", "−3.00" */
-    #[AsTwigFilter('signed_money', isSafe: ['html'])]
-    public function signedMoney(float|int $cents): string
-    {
-        return $this->sayer->formatter()->moneyMore($cents)->html();
-    }
-
-    /** "75 %" */
-    #[AsTwigFilter('percent', isSafe: ['html'])]
-    public function percent(float $share): string
-    {
-        return $this->measure(Quantity::of($share, Unit::Share));
-    }
-
-    /** Kilograms as a person can weigh them out. */
-    #[AsTwigFilter('weighable', isSafe: ['html'])]
-    public function weighable(float $kilograms): string
-    {
-        return $this->measure(Quantity::of(Mass::fromGrams($kilograms * 1000)->weighable()->grams, Unit::Gram));
-    }
-
-    /** "2.5 times" */
-    #[AsTwigFilter('times')]
-    public function times(float $times): string
-    {
-        return number_format($times, $times < 10 ? 1 : 0, '.', '').' times';
-    }
-
-    /** "97.3 %" */
-    #[AsTwigFilter('percent_fine', isSafe: ['html'])]
-    public function percentFine(float $share): string
-    {
-        return $this->measure(Quantity::of($share, Unit::Share), 1);
-    }
-
-    #[AsTwigFilter('percent_text')]
-    public function percentText(float $share): string
-    {
-        return $this->measureText(Quantity::of($share, Unit::Share));
-    }
-
-    /** "+4.2 %" */
-    #[AsTwigFilter('signed_percent')]
-    public function signedPercent(float $share): string
-    {
-        return ($share < 0 ? '−' : '+').number_format(100 * abs($share), 1).' %';
-    }
-
-    /** At most three decimals, no idle zeros. */
-    #[AsTwigFilter('plain')]
-    public function plain(float|int $number): string
-    {
-        return Units::number((float) $number, 3);
     }
 
     /** Words of an older kind, with their dates written as elsewhere on the page. */

@@ -63,6 +63,7 @@ final class UnitWalkTest extends AppCase
         yield 'soil of a bed' => ['bed/A1/soil'];
         yield 'soil refused' => ['soil', ['place' => '', 'day' => 'soon', 'ph' => '20', 'depth' => 'deep']];
         yield 'feeding' => ['feeding'];
+        yield 'mix cards' => ['feeding/cards'];
         yield 'shed' => ['shed'];
         yield 'shed refused' => ['shed', ['name' => '', 'n' => '120', 'price' => 'dear', 'step' => '']];
         yield 'water' => ['water'];
@@ -125,7 +126,8 @@ final class UnitWalkTest extends AppCase
         }
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
-                'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil'];
+                'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
+                'feeding_cards'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }

@@ -74,6 +74,29 @@ final class ProductChoiceTest extends TestCase
         self::assertSame(54.5, $dose->kilograms());
     }
 
+    /** On five square metres a quarter of a scoop too much is better than a barrow: the finest step that serves is what is gone over by. */
+    public function testNoBarrowOnAShortPiece(): void
+    {
+        $shed = ProductChoice::from([self::product('compost', 0.2, 0.4, 0.7, 2.0, step: 50.0),
+            self::product('feather', 12.0, 0.0, 0.0, 165.0, step: 0.4)]);
+        $dose = $shed->weighable(Nutrients::of(0.055, 0.0, 0.0), Nutrients::of(0.002, 0.015, 0.03));
+
+        self::assertSame([['feather', 0.5]],
+            array_map(static fn (array $p): array => [$p['product']->key, round($p['kg'], 3)], $dose->parts));
+    }
+
+    /** 35 g N with 2 g to spare: a scoop of 400 g brings 48, three quarters 36. Asked for 23: a half brings 24. */
+    #[TestWith([0.035, 0.3])]
+    #[TestWith([0.023, 0.2])]
+    #[TestWith([0.047, 0.4])]
+    public function testHalvesAndQuartersOfAScoop(float $need, float $kg): void
+    {
+        $feather = ProductChoice::from([self::product('feather', 12.0, 0.0, 0.0, 165.0, step: 0.4)]);
+
+        self::assertEqualsWithDelta($kg, $feather->weighable(Nutrients::of($need, 0.0, 0.0), Nutrients::of(0.002, 0.0, 0.0))->kilograms(),
+            1e-9);
+    }
+
     /** What is not there is to be bought, and said. */
     public function testStock(): void
     {
