@@ -11,6 +11,7 @@ require __DIR__.'/gardens.php';
 use App\Books\CropBookFile;
 use App\Books\GardenBooks;
 use App\Books\RecipeFile;
+use App\Books\StoreTables;
 use App\File\GardenReader;
 use Doctrine\DBAL\DriverManager;
 use JollyFurrow\Plan\Planner;
@@ -21,7 +22,9 @@ $runs = max(1, (int) ($argv[1] ?? 5));
 $book = (new CropBookFile(dirname(__DIR__).'/data/crops.csv'))->load();
 $recipes = (new RecipeFile(dirname(__DIR__).'/data/recipes.yaml'))->load();
 $gardens = [
-    'demo garden' => (new GardenReader(new GardenBooks(new CropBookFile(dirname(__DIR__).'/data/crops.csv'), new ArrayAdapter(), DriverManager::getConnection(['driver' => 'pdo_sqlite', 'memory' => true]), new RequestStack()), $recipes))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
+    'demo garden' => (new GardenReader(new GardenBooks(new CropBookFile(dirname(__DIR__).'/data/crops.csv'), new ArrayAdapter(),
+        DriverManager::getConnection(['driver' => 'pdo_sqlite', 'memory' => true]), new RequestStack()), $recipes,
+            new StoreTables(dirname(__DIR__).'/data')))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
     'demo-like: 28 crops, 40 beds' => bench_garden($book, 11, 28, 40, 1.6),
     'large: 60 crops, 200 beds' => bench_garden($book, 12, 60, 200, 6.0),
     'double: 60 crops, 400 beds' => bench_garden($book, 12, 60, 400, 12.0),
@@ -39,6 +42,7 @@ foreach ($gardens as $name => $garden) {
 
         return 2 * $time / ($before + reference_loop());
     }, range(1, $runs));
-    printf("%-30s %5.2f loops (%.2f to %.2f)  %4d plantings  %5.1f %% kept  %d promises\n", $name, median($ratios), min($ratios), max($ratios), count($plan->new), 100 * $plan->keptShare(), count($garden->promises));
+    printf("%-30s %5.2f loops (%.2f to %.2f)  %4d plantings  %5.1f %% kept  %d promises\n", $name, median($ratios), min($ratios),
+        max($ratios), count($plan->new), 100 * $plan->keptShare(), count($garden->promises));
 }
 printf("peak memory %.0f MB\n", memory_get_peak_usage(true) / 1048576);

@@ -39,6 +39,11 @@ final class Limits
     public const SHED = 100;
     public const SPREADS = 50_000;
     public const VALVES = 100;
+    public const STORES = 60;
+    public const HARVESTS = 50_000;
+    public const HANDLINGS = 100_000;
+    public const STORE_DAYS = 60_000;
+    public const SPRAYS = 5_000;
 
     /** Lists and sheets: rows and columns are counted before anything is guessed about them. */
     public const COLUMNS = 12;

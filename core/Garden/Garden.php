@@ -26,7 +26,9 @@ use JollyFurrow\Shelter\CoverCalendar;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Soil\SoilBook;
+use JollyFurrow\Storage\StoreBook;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Treatment\SprayBook;
 
 /** A whole garden as it stands on one day: all that a plan is drawn up from. */
 final readonly class Garden
@@ -49,6 +51,8 @@ final readonly class Garden
      * @param Practice|null      $practice    null: a real garden
      * @param Diary              $diary       what was ticked, who works, own jobs
      * @param SoilBook           $soil        tests, the shed, what was spread, valves
+     * @param StoreBook          $store       where produce lies, what was brought in and became of it
+     * @param SprayBook          $sprays      treatments and what they keep off
      */
     public function __construct(
         public string $name,
@@ -70,6 +74,8 @@ final readonly class Garden
         public ?Practice $practice = null,
         public Diary $diary = new Diary(),
         public SoilBook $soil = new SoilBook(),
+        public StoreBook $store = new StoreBook(),
+        public SprayBook $sprays = new SprayBook(),
     ) {
         $this->climate = $climate ?? PlaceClimate::guessed($place->latitude, $place->altitude);
         $this->plantings = $plantings instanceof Plantings ? $plantings : Plantings::of($plantings);
@@ -98,6 +104,16 @@ final readonly class Garden
     }
 
     /** The same garden with other soil. */
+    public function storing(StoreBook $store): self
+    {
+        return $this->but(store: $store);
+    }
+
+    public function treated(SprayBook $sprays): self
+    {
+        return $this->but(sprays: $sprays);
+    }
+
     public function onSoil(SoilBook $soil): self
     {
         return $this->but(soil: $soil);
@@ -224,7 +240,8 @@ final readonly class Garden
      */
     private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null,
         ?array $promises = null, ?array $protections = null, ?PlaceClimate $climate = null, ?Practice $practice = null,
-        ?string $name = null, ?array $notes = null, ?Diary $diary = null, ?SoilBook $soil = null): self
+        ?string $name = null, ?array $notes = null, ?Diary $diary = null, ?SoilBook $soil = null, ?StoreBook $store = null,
+        ?SprayBook $sprays = null): self
     {
         return new self(
             $name ?? $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
@@ -233,7 +250,7 @@ final readonly class Garden
             $climate ?? $this->climate,
             $protections ?? $this->protections, $this->own, $this->recipes, $practice ?? $this->practice,
             $diary ?? $this->diary,
-            $soil ?? $this->soil,
+            $soil ?? $this->soil, $store ?? $this->store, $sprays ?? $this->sprays,
         );
     }
 }

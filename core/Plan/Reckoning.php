@@ -83,7 +83,7 @@ final readonly class Reckoning
     private function lots(array $plantings): array
     {
         $supply = new TrueSupply($this->garden, $this->book);
-        $lots = [];
+        $lots = $supply->loose();
         foreach ($plantings as $planting) {
             $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$supply->lots($planting)];
         }

@@ -27,7 +27,8 @@ final readonly class Allocation
      */
     public static function of(array $needs, array $lots): self
     {
-        usort($lots, static fn (Lot $a, Lot $b): int => [$a->to, $a->from, $a->planting] <=> [$b->to, $b->from, $b->planting]);
+        usort($lots, static fn (Lot $a, Lot $b): int => [$a->goodUntil ?? $a->to, $a->from, $a->planting] <=> [$b->goodUntil ?? $b->to,
+            $b->from, $b->planting]);
         $left = array_map(static fn (Lot $lot): float => $lot->units, $lots);
         $served = [];
         $from = [];
@@ -38,7 +39,7 @@ final readonly class Allocation
                 if (0 === $wanted) {
                     break;
                 }
-                if ($left[$i] <= 0 || $lot->from > $need->day || $need->day > $lot->to + $need->reach) {
+                if ($left[$i] <= 0 || !$lot->serves($need->day, $need->reach)) {
                     continue;
                 }
                 $sound = self::soundShare($lot, $need->day);

@@ -23,6 +23,7 @@ final class ItemSupply
     {
         $this->supply = new TrueSupply($garden, $book);
         $this->needs = Needs::of($garden, $book);
+        $this->lots = $this->supply->loose();
         foreach ($garden->plantings as $planting) {
             if ($book->has($planting->item)) {
                 $this->lots[$planting->item] = [...$this->lots[$planting->item] ?? [],

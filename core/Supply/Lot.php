@@ -15,8 +15,16 @@ use JollyFurrow\Planting\Planting;
  */
 final readonly class Lot
 {
-    public function __construct(public string $planting, public int $from, public int $to, public float $units, public float $weeklyLoss)
+    /** @param int|null $goodUntil of what lies in store: the last day it is good, however long ago it was cut; null: by the reach of who wants it */
+    public function __construct(public string $planting, public int $from, public int $to, public float $units, public float $weeklyLoss,
+        public ?int $goodUntil = null)
     {
+    }
+
+    /** Whether it can be sold on a day to those who take it so many days old. */
+    public function serves(int $day, int $reach): bool
+    {
+        return $this->from <= $day && $day <= ($this->goodUntil ?? $this->to + $reach);
     }
 
     /**

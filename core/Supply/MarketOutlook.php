@@ -34,21 +34,37 @@ final readonly class MarketOutlook
         $days = self::marketDays($garden, $weeks);
         $supply = new TrueSupply($garden, $book);
         foreach ($garden->plantings as $planting) {
-            $crop = $book->grown($planting->item, $planting->variety);
-            foreach ($supply->lots($planting) as $lot) {
-                for ($day = max($lot->from, $garden->today->number); $lot->units >= 1.0
-                    && $day <= $lot->to + $crop->produce->keepingDays; ++$day) {
-                    if (isset($days[$day]) && $day <= $lot->to + self::reach($garden, $days[$day]['day'], $crop->produce)) {
-                        $days[$day]['amounts'][$planting->item] = ($days[$day]['amounts'][$planting->item] ?? 0) + (int) $lot->units;
-                    }
-                }
-            }
+            $days = self::offered($garden, $days, $planting->item, $book->grown($planting->item, $planting->variety)->produce,
+                $supply->lots($planting));
+        }
+        foreach ($supply->loose() as $item => $lots) {
+            $days = self::offered($garden, $days, $item, $book->get($item)->produce, $lots);
         }
         $days = array_values(array_map(static fn (array $d): array => ['day' => $d['day'],
             'outlets' => array_map(static fn (Outlet $o): string => $o->name, self::outlets($garden, $d['day'])),
             'amounts' => $d['amounts']], $days));
 
         return new self($days, [] === $garden->outlets);
+    }
+
+    /**
+     * @param array<int, array{day: Day, amounts: array<string, int>}> $days
+     * @param list<Lot>                                                $lots
+     *
+     * @return array<int, array{day: Day, amounts: array<string, int>}>
+     */
+    private static function offered(Garden $garden, array $days, string $item, Produce $produce, array $lots): array
+    {
+        foreach ($lots as $lot) {
+            for ($day = max($lot->from, $garden->today->number); $lot->units >= 1.0 && $day <= max($lot->goodUntil ?? 0, $lot->to
+                + $produce->keepingDays); ++$day) {
+                if (isset($days[$day]) && $lot->serves($day, self::reach($garden, $days[$day]['day'], $produce))) {
+                    $days[$day]['amounts'][$item] = ($days[$day]['amounts'][$item] ?? 0) + (int) $lot->units;
+                }
+            }
+        }
+
+        return $days;
     }
 
     /** @return array<int, array{day: Day, amounts: array<string, int>}> by day number */

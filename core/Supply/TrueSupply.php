@@ -18,12 +18,21 @@ use JollyFurrow\Time\Day;
 
 /**
  * What plantings give as things are: one whose sowing day went by and that nobody noted as sown gives nothing until it is
- * sown. It is reckoned as if sown today where that still ripens, else it gives nothing at all.
+ * sown. It is reckoned as if sown today where that still ripens, else it gives nothing at all. What was brought in counts as it is.
  */
 final readonly class TrueSupply
 {
+    private BroughtIn $broughtIn;
+
     public function __construct(private Garden $garden, private CropBook $book)
     {
+        $this->broughtIn = new BroughtIn($garden, $book);
+    }
+
+    /** @return array<string, list<Lot>> by item: what lies in store of no planting that stands */
+    public function loose(): array
+    {
+        return $this->broughtIn->loose();
     }
 
     /** @return list<Lot> by day */
@@ -31,7 +40,7 @@ final readonly class TrueSupply
     {
         $true = $this->of($planting);
 
-        return null === $true ? [] : Lot::of($true, $this->crop($planting));
+        return $this->broughtIn->of($planting, $this->crop($planting), null === $true ? [] : Lot::of($true, $this->crop($planting)));
     }
 
     /** The planting with the dates it can still have; null: it comes to nothing any more. */

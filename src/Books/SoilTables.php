@@ -31,20 +31,23 @@ final readonly class SoilTables
     /** @throws UnusableFile naming every field that is wrong */
     public function needs(): NeedTable
     {
-        return new NeedTable($this->rows('needs.csv', static fn (Node $n): CropNeed => new CropNeed($n->text('key', 60), $n->text('name',
-            80),
-            self::words($n->text('crops', 500, '/^/')), self::numbers($n, 'n', 7), self::numbers($n, 'p2o5', 5), self::numbers($n, 'k2o',
-                5),
-            self::source($n))));
+        return new NeedTable(CsvTable::rows($this->folder.'/needs.csv',
+            static fn (Node $n): CropNeed => new CropNeed($n->text('key', 60), $n->text('name',
+                80),
+                CsvTable::words($n->text('crops', 500, '/^/')), CsvTable::numbers($n, 'n', 7), CsvTable::numbers($n, 'p2o5', 5),
+                CsvTable::numbers($n, 'k2o',
+                    5),
+                self::source($n))));
     }
 
     /** @throws UnusableFile */
     public function water(): WaterTable
     {
-        return new WaterTable($this->rows('water.csv', static fn (Node $n): CropWater => new CropWater($n->text('key', 60),
-            self::words($n->text('crops', 500, '/^/')), self::number($n, 'kc_begin', 2), self::number($n, 'kc_full', 2),
-            self::number($n, 'kc_end', 2), self::number($n, 'root_m', 3), self::number($n, 'depletion', 1),
-            (int) self::number($n, 'dry_off_days', 60), self::source($n))));
+        return new WaterTable(CsvTable::rows($this->folder.'/water.csv',
+            static fn (Node $n): CropWater => new CropWater($n->text('key', 60),
+                CsvTable::words($n->text('crops', 500, '/^/')), CsvTable::number($n, 'kc_begin', 2), CsvTable::number($n, 'kc_full', 2),
+                CsvTable::number($n, 'kc_end', 2), CsvTable::number($n, 'root_m', 3), CsvTable::number($n, 'depletion', 1),
+                (int) CsvTable::number($n, 'dry_off_days', 60), self::source($n))));
     }
 
     /** @throws UnusableFile */
@@ -73,70 +76,8 @@ final readonly class SoilTables
             $node->has('nth') ? $node->int('nth', 1, 12) : 1);
     }
 
-    /**
-     * @template T
-     *
-     * @param \Closure(Node): T $read
-     *
-     * @return list<T>
-     */
-    private function rows(string $name, \Closure $read): array
-    {
-        $faults = new Faults();
-        $file = new \SplFileObject($this->folder.'/'.$name);
-        $head = null;
-        $rows = [];
-        while (!$file->eof()) {
-            $cells = $file->fgetcsv(',', '"', '');
-            if (!\is_array($cells) || [null] === $cells) {
-                continue;
-            }
-            if (null === $head) {
-                $head = array_map(strval(...), $cells);
-                continue;
-            }
-            $rows[] = $read(new Node(array_combine($head, $cells), $name.' '.$cells[0], $faults));
-        }
-        if ($faults->areThere()) {
-            throw UnusableFile::with($faults);
-        }
-
-        return $rows;
-    }
-
     private static function source(Node $node): Source
     {
         return Source::of($node->choice('source', SourceKind::class), $node->text('note', 300));
-    }
-
-    /** @return list<string> */
-    private static function words(string $text): array
-    {
-        return '' === trim($text) ? [] : explode(' ', trim($text));
-    }
-
-    private static function number(Node $node, string $field, float $most): float
-    {
-        $text = $node->text($field, 10);
-        if (!is_numeric($text) || (float) $text < 0.0 || (float) $text > $most) {
-            $node->fault($field, 'is no number that fits.');
-
-            return 0.0;
-        }
-
-        return (float) $text;
-    }
-
-    /** @return list<float> */
-    private static function numbers(Node $node, string $field, int $count): array
-    {
-        $words = self::words($node->text($field, 80));
-        if (\count($words) !== $count || [] !== array_filter($words, static fn (string $w): bool => !is_numeric($w))) {
-            $node->fault($field, \sprintf('must be %d numbers.', $count));
-
-            return array_fill(0, $count, 0.0);
-        }
-
-        return array_map(floatval(...), $words);
     }
 }

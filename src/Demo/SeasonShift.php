@@ -50,7 +50,8 @@ final class SeasonShift
             $g->name,
             $g->today->plus($days),
             $g->place,
-            $g->settings->ruledBy($g->settings->rules->resting(array_map(static fn (array $rests): array => array_map(static fn (RestingBed $r): RestingBed => new RestingBed($later($r->days), $r->why), $rests),
+            $g->settings->ruledBy($g->settings->rules->resting(array_map(static fn (array $rests): array
+                => array_map(static fn (RestingBed $r): RestingBed => new RestingBed($later($r->days), $r->why), $rests),
                 $g->settings->rules->resting))),
             $g->blocks,
             $g->beds,
@@ -86,6 +87,8 @@ final class SeasonShift
                     $l->setting, $l->dressing),
                     $g->diary->seedLots)),
             self::soil($g->soil, $days),
+            StoreShift::store($g->store, $days),
+            StoreShift::sprays($g->sprays, $days),
         );
     }
 
@@ -115,7 +118,7 @@ final class SeasonShift
     }
 
     /** A planting's name carries its sowing day. */
-    private static function key(string $key, int $days): string
+    public static function key(string $key, int $days): string
     {
         return (string) preg_replace_callback('/@(\d{4}-\d\d-\d\d)/',
             static fn (array $m): string => '@'.Day::parse($m[1])->plus($days)->iso(), $key);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\File;
 
 use App\Books\GardenBooks;
+use App\Books\StoreTables;
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
 use App\Codec\Millimetres;
@@ -15,6 +16,7 @@ use App\Codec\PromiseReader;
 use App\Codec\ProtectionReader;
 use App\Codec\RecipeReader;
 use App\Codec\SoilFile;
+use App\Codec\StoreFile;
 use App\Codec\StretchReader;
 use App\Codec\TemperFile;
 use App\Codec\UnusableFile;
@@ -54,7 +56,7 @@ final readonly class GardenReader
     /** From this version on lengths have decimals of a millimetre where they need them. */
     private const EXACT_LENGTHS = 3;
 
-    public function __construct(private GardenBooks $books, private RecipeBook $recipes)
+    public function __construct(private GardenBooks $books, private RecipeBook $recipes, private StoreTables $stores)
     {
     }
 
@@ -125,13 +127,17 @@ final readonly class GardenReader
         $climate = $root->has('climate') ? ClimateFile::read($root->object('climate'), $place->latitude) : null;
 
         $protections = ProtectionReader::protections($root, $beds, $plantings);
-        $soil = SoilFile::read($root, array_map(strval(...), array_keys($beds)), $blocks);
+        $names = array_map(strval(...), array_keys($beds));
+        $soil = SoilFile::read($root, $names, $blocks);
+        $store = StoreFile::read($root, $names)->keptBy($this->stores->keeping());
+        $sprays = StoreFile::sprays($root, $names);
         $diary = DiaryFile::read($root, $book, [About::Planting->value => array_map(static fn (Planting $p): string => $p->key, $plantings),
             About::Bed->value => array_map(strval(...), array_keys($beds)), About::Block->value => $blocks]);
 
         return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history,
             array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes,
-            $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null, $diary, $soil);
+            $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null, $diary, $soil,
+            $store, $sprays);
     }
 
     /** @return list<Recipe> by key */

@@ -11,6 +11,7 @@ use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
 use App\Codec\RecipeReader;
 use App\Codec\SoilFile;
+use App\Codec\StoreFile;
 use App\Codec\TemperFile;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Garden\Garden;
@@ -79,6 +80,7 @@ final class GardenWriter
             ...([] === $garden->notes ? [] : ['notes' => array_map(self::note(...), $garden->notes)]),
             ...DiaryFile::values($garden->diary),
             ...SoilFile::values($garden->soil),
+            ...StoreFile::values($garden->store, $garden->sprays),
         ];
     }
 

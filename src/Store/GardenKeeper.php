@@ -23,6 +23,7 @@ use App\Rows\PromiseRecord;
 use App\Rows\ProtectionRecord;
 use App\Shared\Role;
 use App\Soil\SoilKeeper;
+use App\Storage\StoreKeeper;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Promise\Product;
@@ -32,7 +33,7 @@ final readonly class GardenKeeper
 {
     public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings,
         private ClimateKeeper $climate, private SecretLinks $links,
-        private DiaryKeeper $diary, private SoilKeeper $soil)
+        private DiaryKeeper $diary, private SoilKeeper $soil, private StoreKeeper $store)
     {
     }
 
@@ -59,6 +60,7 @@ final readonly class GardenKeeper
                 $this->kept(new OwnValueRecord($id, $value));
             }
             $this->soil->begin($id, $garden->soil);
+            $this->store->begin($id, $garden->store, $garden->sprays);
             $this->diary->begin($id, $garden->diary);
             null === $garden->practice ?: $this->kept(new PracticeRecord($id, $garden->practice, $garden->today, 1));
             $this->links->revokePasswordLinks($ownerId);

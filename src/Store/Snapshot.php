@@ -6,6 +6,7 @@ namespace App\Store;
 
 use App\Books\GardenRecipes;
 use App\Books\OwnValues;
+use App\Books\StoreTables;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
@@ -15,6 +16,7 @@ use App\Shared\Faults;
 use App\Shared\Row;
 use App\Shared\Today;
 use App\Soil\SoilRows;
+use App\Storage\StoreRows;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Climate\Climate;
 use JollyFurrow\Climate\DailyRecord;
@@ -47,6 +49,7 @@ use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Shelter\Purpose;
+use JollyFurrow\Storage\KeepTable;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
@@ -58,7 +61,8 @@ final readonly class Snapshot
     /** Readings older than this no longer bear on what stands. */
     private const READINGS_BACK = 500;
 
-    public function __construct(private Connection $connection, private Today $today, private ?TimingMemory $memory = null)
+    public function __construct(private Connection $connection, private Today $today, private ?TimingMemory $memory = null,
+        private ?StoreTables $stores = null)
     {
     }
 
@@ -77,12 +81,15 @@ final readonly class Snapshot
             : $garden->day('practice_day');
         $practice = null === $garden->optionalInt('seed') ? null : Practice::seeded($garden->int('seed'));
 
+        $store = new StoreRows($this->connection);
+
         return new Garden($garden->text('name'), $today, $place, self::settings($garden), $blocks, $this->beds($gardenId),
             $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId),
             $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $today, $whole), $this->protections($gardenId),
             OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId), $practice,
             (new DiaryRows($this->connection))->of($gardenId, $today, $whole),
-            (new SoilRows($this->connection))->of($gardenId));
+            (new SoilRows($this->connection))->of($gardenId), $store->of($gardenId, $today, $whole)->keptBy($this->stores?->keeping()
+                ?? new KeepTable([])), $store->sprays($gardenId));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */

@@ -12,13 +12,16 @@ final class RoomsTest extends TestCase
 {
     private const CORE = [
         'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
-        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Diary', 'Garden', 'Bench', 'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work', 'Lime',
+        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Storage', 'Treatment', 'Diary', 'Garden', 'Keep', 'Bench',
+            'Seed', 'Season', 'Need',
+        'Preparation', 'Ways', 'Supply', 'Stock', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
+            'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',
         'Job', 'Laboratory', 'Practice', 'Paste', 'Check',
     ];
     private const SRC = [
-        'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Log', 'Links', 'Account', 'SignIn', 'Books', 'Store',
+        'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Storage', 'Log', 'Links', 'Account', 'SignIn',
+            'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
             'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Feed', 'Water', 'Offline', 'Practice', 'Find', 'Demo',

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Supply;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Keep\Holding;
+use JollyFurrow\Keep\Holdings;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Storage\HarvestLot;
+
+/**
+ * What was brought in of plantings, as supply: what is gone served the market days after it was cut, what lies in store serves
+ * until it is no longer good, and the planting still gives what it was expected to give less that.
+ */
+final class BroughtIn
+{
+    /** @var array<string, list<HarvestLot>> by planting; those of no planting under an empty one */
+    private array $lots = [];
+    /** @var array<string, list<Holding>> by lot */
+    private array $there = [];
+
+    public function __construct(private readonly Garden $garden, private readonly CropBook $book)
+    {
+        foreach ($garden->store->harvests as $lot) {
+            $this->lots[null === $garden->plantings->get($lot->planting) ? '' : $lot->planting][] = $lot;
+        }
+        foreach ([] === $garden->store->harvests ? [] : Holdings::of($garden, $book)->all as $holding) {
+            $this->there[$holding->lot->key][] = $holding;
+        }
+    }
+
+    /**
+     * @param list<Lot> $expected of the planting
+     *
+     * @return list<Lot> with what is known of its harvest
+     */
+    public function of(Planting $planting, Crop $crop, array $expected): array
+    {
+        $lots = $this->lots[$planting->key] ?? [];
+        if ([] === $lots) {
+            return $expected;
+        }
+        $lifted = array_sum(array_map(static fn (HarvestLot $l): float => $l->units(), $lots));
+        $last = max(array_map(static fn (HarvestLot $l): int => $l->day->number, $lots));
+
+        return [...$this->known($lots), ...($crop->pattern->isStock() ? $this->rest($planting, $expected, $lifted) : array_values(
+            array_filter($expected, static fn (Lot $l): bool => $l->from > $last)))];
+    }
+
+    /** @return array<string, list<Lot>> by item: what was brought in of plantings that are no more, or never were */
+    public function loose(): array
+    {
+        $loose = [];
+        foreach ($this->lots[''] ?? [] as $lot) {
+            $loose[$lot->item] = [...$loose[$lot->item] ?? [], ...$this->known([$lot])];
+        }
+
+        return array_filter($loose, fn (string $item): bool => $this->book->has($item), \ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * @param list<HarvestLot> $lots
+     *
+     * @return list<Lot>
+     */
+    private function known(array $lots): array
+    {
+        $known = [];
+        foreach ($lots as $lot) {
+            if (!$lot->grade->isSold()) {
+                continue;
+            }
+            $key = '' === $lot->planting ? $lot->key : $lot->planting;
+            $left = 0.0;
+            foreach ($this->there[$lot->key] ?? [] as $holding) {
+                $left += $holding->units();
+                $known[] = new Lot($key, max($this->garden->today->number, $holding->goodFrom->number), $lot->day->number,
+                    $holding->units(),
+                    $holding->crop->produce->weeklyLoss, $holding->likely->number);
+            }
+            if ($lot->units() - $left > 1e-9) {
+                $known[] = new Lot($key, $lot->day->number, $lot->day->number, $lot->units() - $left, 0.0);
+            }
+        }
+
+        return $known;
+    }
+
+    /**
+     * @param list<Lot> $expected
+     *
+     * @return list<Lot> a stock less what was lifted
+     */
+    private function rest(Planting $planting, array $expected, float $lifted): array
+    {
+        $rest = [];
+        foreach ($expected as $lot) {
+            $left = max(0.0, $lot->units - $lifted);
+            $lifted = max(0.0, $lifted - $lot->units);
+            $from = max($lot->from, min($lot->to, $this->garden->today->number));
+            $left < 1.0 ?: $rest[] = new Lot($planting->key, $from, $lot->to, $lot->weeklyLoss > 0.0 ? $left : floor($left + 1e-9),
+                $lot->weeklyLoss);
+        }
+
+        return $rest;
+    }
+}
