@@ -24,7 +24,7 @@ $recipes = (new RecipeFile(dirname(__DIR__).'/data/recipes.yaml'))->load();
 $gardens = [
     'demo garden' => (new GardenReader(new GardenBooks(new CropBookFile(dirname(__DIR__).'/data/crops.csv'), new ArrayAdapter(),
         DriverManager::getConnection(['driver' => 'pdo_sqlite', 'memory' => true]), new RequestStack()), $recipes,
-            new StoreTables(dirname(__DIR__).'/data')))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
+        new StoreTables(dirname(__DIR__).'/data')))->read((string) file_get_contents(dirname(__DIR__).'/demo/garden.json')),
     'demo-like: 28 crops, 40 beds' => bench_garden($book, 11, 28, 40, 1.6),
     'large: 60 crops, 200 beds' => bench_garden($book, 12, 60, 200, 6.0),
     'double: 60 crops, 400 beds' => bench_garden($book, 12, 60, 400, 12.0),

@@ -47,7 +47,7 @@ final readonly class Expected
                 $day = $plan->needs[$item][$j]->day;
                 foreach ($sources as $key => $units) {
                     $serves[$key][] = ['day' => Day::of($day), 'units' => $units];
-                    if ($stock) {
+                    if ($stock && isset($byKey[$key])) {
                         $monday = Day::of(max($byKey[$key]->ready->number,
                             min($day, $byKey[$key]->clear->number)))->week()->monday()->number;
                         $weeks[$key][$monday] = ($weeks[$key][$monday] ?? 0) + $units;

@@ -50,8 +50,7 @@ final class SeasonShift
             $g->name,
             $g->today->plus($days),
             $g->place,
-            $g->settings->ruledBy($g->settings->rules->resting(array_map(static fn (array $rests): array
-                => array_map(static fn (RestingBed $r): RestingBed => new RestingBed($later($r->days), $r->why), $rests),
+            $g->settings->ruledBy($g->settings->rules->resting(array_map(static fn (array $rests): array => array_map(static fn (RestingBed $r): RestingBed => new RestingBed($later($r->days), $r->why), $rests),
                 $g->settings->rules->resting))),
             $g->blocks,
             $g->beds,

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Supply;
+
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
+use JollyFurrow\Storage\Grade;
+use JollyFurrow\Storage\Handling;
+use JollyFurrow\Storage\HandlingKind;
+use JollyFurrow\Storage\HarvestLot;
+use JollyFurrow\Storage\StoreBook;
+use JollyFurrow\Supply\Lot;
+use JollyFurrow\Supply\TrueSupply;
+use JollyFurrow\Tests\Support\Book;
+use JollyFurrow\Tests\Support\LittleGarden;
+use JollyFurrow\Tests\Support\Stores;
+use JollyFurrow\Time\Day;
+use PHPUnit\Framework\TestCase;
+
+final class BroughtInTest extends TestCase
+{
+    /** Ninety heads were expected, thirty are cut: sixty are still to come, from today on; what went to market served its day. */
+    public function testWhatIsStillToCome(): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
+        $today = $lettuce->ready->plus(2);
+        $cut = Stores::lot('lettuce-head', $today->plus(-1)->iso(), 3_000, '', $lettuce->key);
+        $lots = self::lots(self::garden($today, $lettuce, [$cut]), $lettuce);
+
+        self::assertEquals([new Lot($lettuce->key, $today->number - 1, $today->number - 1, 30.0, 0.0),
+            new Lot($lettuce->key, $today->number, $lettuce->clear->number, 60.0, 0.0)], $lots);
+    }
+
+    /** In the cold room it serves until it is no longer good; what was lost in the field or culled serves nobody. */
+    public function testWhatLiesInStore(): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
+        $today = $lettuce->ready->plus(4);
+        $cut = Stores::lot('lettuce-head', $today->plus(-2)->iso(), 4_000, 'cold', $lettuce->key);
+        $lost = Stores::lot('lettuce-head', $today->plus(-2)->iso(), 4_000, '', $lettuce->key, Grade::Lost, more: '-2');
+        $lots = self::lots(self::garden($today, $lettuce, [$cut, $lost], [Stores::handling($cut, $today->plus(-1)->iso(),
+            HandlingKind::Culled, 1_000, 'cold')]), $lettuce);
+
+        self::assertEquals([new Lot($lettuce->key, $today->number, $today->number - 2, 30.0, 0.0, $today->number - 2 + 14),
+            new Lot($lettuce->key, $today->number - 2, $today->number - 2, 10.0, 0.0),
+            new Lot($lettuce->key, $today->number, $lettuce->clear->number, 10.0, 0.0)], $lots);
+    }
+
+    /** More than was hoped for: nothing is to come. */
+    public function testMoreThanExpected(): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
+        $cut = Stores::lot('lettuce-head', $lettuce->ready->iso(), 9_950, '', $lettuce->key);
+
+        self::assertCount(1, self::lots(self::garden($lettuce->ready->plus(1), $lettuce, [$cut]), $lettuce));
+    }
+
+    public function testWhatNobodyPlanned(): void
+    {
+        $loose = Stores::lot('onion', '2026-08-10', 20_000, 'dry');
+        $garden = LittleGarden::on('2026-09-01')->storing(new StoreBook([Stores::dry(0.0, 65)], [$loose], [], [], Stores::keeping()));
+
+        self::assertSame([200.0], array_map(static fn (Lot $l): float => $l->units, (new TrueSupply($garden,
+            Book::crops()))->loose()['onion']));
+    }
+
+    /**
+     * @param list<HarvestLot> $harvests
+     * @param list<Handling>   $handlings
+     */
+    private static function garden(Day $today, Planting $planting, array $harvests, array $handlings = []): Garden
+    {
+        return LittleGarden::on($today->iso(), [$planting])->storing(new StoreBook([Stores::cold()], $harvests, $handlings, [],
+            Stores::keeping()));
+    }
+
+    /** @return list<Lot> */
+    private static function lots(Garden $garden, Planting $planting): array
+    {
+        return (new TrueSupply($garden, Book::crops()))->lots($planting);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Tests\Support;
+
+use JollyFurrow\Storage\Curing;
+use JollyFurrow\Storage\Ethylene;
+use JollyFurrow\Storage\Grade;
+use JollyFurrow\Storage\Handling;
+use JollyFurrow\Storage\HandlingKind;
+use JollyFurrow\Storage\HarvestLot;
+use JollyFurrow\Storage\KeepTable;
+use JollyFurrow\Storage\KeepTraits;
+use JollyFurrow\Storage\StoreKind;
+use JollyFurrow\Storage\StorePlace;
+use JollyFurrow\Time\Day;
+
+/** The table of keeping that ships, read without the application, and small stores. */
+final class Stores
+{
+    private static ?KeepTable $table = null;
+
+    public static function keeping(): KeepTable
+    {
+        return self::$table ??= self::read();
+    }
+
+    public static function cold(?int $crates = 20): StorePlace
+    {
+        return new StorePlace('cold', 'Cold room', StoreKind::ColdRoom, 0.0, 96, $crates);
+    }
+
+    public static function dry(float $celsius = 13.0, int $humidity = 60): StorePlace
+    {
+        return new StorePlace('dry', 'Dry room', StoreKind::DryRoom, $celsius, $humidity, 20);
+    }
+
+    public static function lot(string $item, string $day, int $hundredths, string $place = 'cold', string $planting = '',
+        Grade $grade = Grade::First, string $bed = 'A1', string $more = ''): HarvestLot
+    {
+        return new HarvestLot(HarvestLot::code(Day::parse($day), $bed, $item).$more, Day::parse($day), $item, $item, $planting, $bed,
+            $grade,
+            $hundredths, place: $place);
+    }
+
+    public static function handling(HarvestLot $lot, string $day, HandlingKind $kind, int $hundredths, string $from,
+        string $to = ''): Handling
+    {
+        static $n = 0;
+
+        return new Handling('h'.++$n, $lot->key, Day::parse($day), $kind, $hundredths, $from, $to);
+    }
+
+    private static function read(): KeepTable
+    {
+        $file = fopen(__DIR__.'/../../../data/keeping.csv', 'r');
+        \assert(false !== $file);
+        fgetcsv($file, null, ',', '"', '');
+        $rows = [];
+        while (\is_array($row = fgetcsv($file, null, ',', '"', ''))) {
+            [$key, $crops, $makes, $suffers, $cure, $good, $sprouts, $crate] = array_map(strval(...), $row);
+            $curing = 4 === sscanf($cure, '%d/%d/%d..%d', $celsius, $humidity, $least, $most)
+                ? new Curing((float) $celsius, (int) $humidity, (int) $least, (int) $most) : null;
+            $rows[] = new KeepTraits($key, explode(' ', $crops), Ethylene::from($makes), Ethylene::from($suffers), $curing, (int) $good,
+                'yes' === $sprouts, (float) $crate);
+        }
+        fclose($file);
+
+        return new KeepTable($rows);
+    }
+}
