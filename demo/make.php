@@ -57,6 +57,12 @@ use JollyFurrow\Soil\SoilBook;
 use JollyFurrow\Soil\SoilTest;
 use JollyFurrow\Soil\Spread;
 use JollyFurrow\Soil\Texture;
+use JollyFurrow\Storage\Flaw;
+use JollyFurrow\Storage\Grade;
+use JollyFurrow\Storage\HarvestLot;
+use JollyFurrow\Storage\StoreBook;
+use JollyFurrow\Storage\StoreKind;
+use JollyFurrow\Storage\StorePlace;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\MonthDay;
 use JollyFurrow\Time\Period;
@@ -294,9 +300,25 @@ $soil = new SoilBook([
     new Valve('v2', 'Lower field', $bedsOf('D', 'E', 'F'), 38.0, WaterWay::Drip),
     new Valve('v3', 'Tunnels', $bedsOf('Tunnel 1', 'Tunnel 2'), 14.0, WaterWay::Drip, 2),
 ], new FeedRules(compost: CompostWay::None, sourceLitres: 900.0, sourceHours: 2.5));
+// Where produce lies; what was left of last season in March.
+$place = static fn (string $key, string $name, StoreKind $kind, float $celsius, int $humidity, ?int $crates): StorePlace => new StorePlace(
+    $key, $name, $kind, $celsius, $humidity, $crates);
+$left = static fn (string $day, string $bed, string $item, float $units, string $at, Flaw ...$flaws): HarvestLot => new HarvestLot(
+    HarvestLot::code(Day::parse($day), $bed, $item), Day::parse($day), $item, $item, '', $bed, Grade::First, (int) round(100 * $units),
+    flaws: array_values($flaws), place: $at);
+$store = new StoreBook([
+    $place('cold-room', 'Cold room', StoreKind::ColdRoom, 1.5, 95, 80), $place('clamp', 'Root clamp', StoreKind::Clamp, 4.0, 96, 70),
+    $place('dry-room', 'Dry room', StoreKind::DryRoom, 13.0, 60, 60), $place('loft', 'Packing shed loft', StoreKind::Curing, 25.0, 60, 40),
+], [
+    $left('2025-09-08', 'B4', 'onion', 420.0, 'dry-room'), $left('2025-09-29', 'D2', 'squash-winter', 26.0, 'dry-room', Flaw::Bruised),
+    $left('2025-10-14', 'C7', 'carrot-storage', 900.0, 'cold-room'), $left('2025-10-16', 'C9', 'beet-storage', 380.0, 'clamp', Flaw::Muddy),
+    $left('2025-10-20', 'A11', 'potato-storage', 1100.0, 'clamp', Flaw::Wet),
+        $left('2025-10-28', 'E2', 'cabbage-storage', 44.0, 'cold-room'),
+    $left('2025-07-18', 'F3', 'garlic', 150.0, 'dry-room'),
+], [], []);
 $garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
     MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
-    $own, diary: $diary, soil: $soil);
+    $own, diary: $diary, soil: $soil, store: $store);
 file_put_contents(__DIR__.'/garden.json', (new GardenWriter())->write($garden));
 fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises),
     count($standing)));

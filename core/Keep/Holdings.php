@@ -99,7 +99,8 @@ final readonly class Holdings
             }
         }
         $rate = $life->rate($place->celsius, (float) $place->humidity);
-        $last = static fn (int $days): Day => $garden->today->plus((int) min(self::LATEST, floor(max(0.0, $days * $intake - $spent) / $rate)));
+        $last = static fn (int $days): Day => $garden->today->plus((int) min(self::LATEST, floor(max(0.0, $days * $intake - $spent)
+            / $rate)));
 
         return new Holding($lot, $crop, $place, $needs, $hundredths, min(1.0, $spent / max(1e-9, $needs->likely * $intake)), $rate,
             $lot->day->plus($needs->traits->goodFrom), $last($needs->least), $last($needs->likely), $last($needs->most),

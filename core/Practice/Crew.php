@@ -68,16 +68,17 @@ final readonly class Crew
             }
         }
 
-        $marks = $this->ticked($garden->noting($notes));
+        $garden = $garden->noting($notes);
+        $site = $this->site($garden);
+        $marks = $this->ticked($site);
 
-        return new CrewDay($garden->noting($notes)->keeping($garden->diary->marking($marks)), $notes, $marks);
+        return new CrewDay($this->broughtIn($site, $notes)->keeping($garden->diary->marking($marks)), $notes, $marks);
     }
 
     /** @return list<Mark> jobs that are only ticked, as slips let them */
-    private function ticked(Garden $garden): array
+    private function ticked(Site $site): array
     {
-        $site = new Site($garden, $this->book, $this->recipes, $this->jobs, new CareCalendar($garden, $this->book, $this->recipes,
-            $this->care), new SoilDays($garden->climate->measured, DailyRecord::fromRows([])));
+        $garden = $site->garden;
         $placing = new Placing($garden->today, $site->weather, $garden->diary->marks);
         $marks = [];
         foreach (TaskList::usual()->of($site, Period::fromFirstToLast($garden->today->plus(-self::BACK), $garden->today)) as $task) {
@@ -89,6 +90,35 @@ final readonly class Crew
         }
 
         return $marks;
+    }
+
+    private function site(Garden $garden): Site
+    {
+        return new Site($garden, $this->book, $this->recipes, $this->jobs, new CareCalendar($garden, $this->book, $this->recipes,
+            $this->care), new SoilDays($garden->climate->measured, DailyRecord::fromRows([])));
+    }
+
+    /**
+     * With what was picked and lifted today, and what today's market took out of store. A garden that has no place for produce
+     * logs no harvests.
+     *
+     * @param list<FieldNote> $notes
+     */
+    private function broughtIn(Site $site, array $notes): Garden
+    {
+        $garden = $site->garden;
+        if ([] === $garden->store->places) {
+            return $garden;
+        }
+        $seed = $garden->practice->seed ?? 0;
+        $lots = Basket::of($site, Period::fromFirstToLast($garden->today, $garden->today), $seed);
+        foreach ($notes as $note) {
+            $planting = Happening::Finished === $note->what ? $garden->plantings->get($note->planting) : null;
+            $rest = null === $planting ? null : Basket::rest($site, $planting, $garden->today, $seed);
+            $lots = null === $rest ? $lots : [...$lots, $rest];
+        }
+
+        return $garden->storing($garden->store->with($garden->store->coded($lots), Basket::sold($garden, $site)));
     }
 
     /** The day a job of a planting is due; null: it has no such job as it stands. */

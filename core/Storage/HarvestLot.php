@@ -36,6 +36,13 @@ final readonly class HarvestLot
             $plain($item)], static fn (string $part): bool => '' !== $part));
     }
 
+    /** The same under another code. */
+    public function under(string $code): self
+    {
+        return new self($code, $this->day, $this->item, $this->variety, $this->planting, $this->bed, $this->grade, $this->hundredths,
+            $this->minutes, $this->who, $this->flaws, $this->place, $this->words);
+    }
+
     public function units(): float
     {
         return $this->hundredths / 100;

@@ -55,6 +55,16 @@ final readonly class Ledger
         return array_sum($this->there[$lot] ?? []);
     }
 
+    public function sold(string $lot): int
+    {
+        return $this->gone($lot, HandlingKind::Sold);
+    }
+
+    public function culled(string $lot): int
+    {
+        return $this->gone($lot, HandlingKind::Culled);
+    }
+
     public function gone(string $lot, HandlingKind $kind): int
     {
         return $this->gone[$lot][$kind->value] ?? 0;

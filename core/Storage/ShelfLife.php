@@ -16,7 +16,7 @@ final readonly class ShelfLife
     private const FREEZES = -1.0;
     /** Points of damp off the best that use up a day more a day: too dry wilts, too damp sprouts and rots (own model). */
     private const WILTS = 40.0;
-    private const ROTS = 30.0;
+    private const ROTS = 10.0;
     private const BAND = 5;
     /** Onions and garlic sprout most there; warmer they rest again (common practice). */
     private const SPROUTS = 12.5;

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Storage;
 
-use JollyFurrow\Time\Day;
-
 /** Where produce lies, what was brought in, what became of it, and how warm it was there. */
 final readonly class StoreBook
 {
@@ -57,15 +55,26 @@ final readonly class StoreBook
             $this->keeping);
     }
 
-    /** A code nothing else has. */
-    public function freeCode(Day $day, string $bed, string $item): string
+    /**
+     * The same with codes nothing else has.
+     *
+     * @param list<HarvestLot> $lots
+     *
+     * @return list<HarvestLot>
+     */
+    public function coded(array $lots): array
     {
-        $code = HarvestLot::code($day, $bed, $item);
         $taken = array_flip(array_map(static fn (HarvestLot $h): string => $h->key, $this->harvests));
-        for ($n = 2, $free = $code; isset($taken[$free]); ++$n) {
-            $free = $code.'-'.$n;
+        $coded = [];
+        foreach ($lots as $lot) {
+            $code = HarvestLot::code($lot->day, $lot->bed, $lot->item);
+            for ($n = 2, $free = $code; isset($taken[$free]); ++$n) {
+                $free = $code.'-'.$n;
+            }
+            $taken[$free] = true;
+            $coded[] = $lot->under($free);
         }
 
-        return $free;
+        return $coded;
     }
 }

@@ -12,4 +12,9 @@ enum StoreKind: string
     case Clamp = 'clamp';
     case Shelf = 'shelf';
     case Curing = 'curing';
+
+    public function isForKeeping(): bool
+    {
+        return self::Curing !== $this;
+    }
 }

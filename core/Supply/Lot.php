@@ -15,7 +15,10 @@ use JollyFurrow\Planting\Planting;
  */
 final readonly class Lot
 {
-    /** @param int|null $goodUntil of what lies in store: the last day it is good, however long ago it was cut; null: by the reach of who wants it */
+    /**
+     * @param int|null $goodUntil of what lies in store: the last day it is good, however long ago it was cut; null: by the reach
+     *                            of who wants it
+     */
     public function __construct(public string $planting, public int $from, public int $to, public float $units, public float $weeklyLoss,
         public ?int $goodUntil = null)
     {

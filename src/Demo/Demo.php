@@ -15,6 +15,7 @@ use App\Rows\PlantingRecord;
 use App\Rows\PracticeRecord;
 use App\Shared\Today;
 use App\Station\SimulatedStation;
+use App\Storage\StoreKeeper;
 use App\Store\ClimateKeeper;
 use App\Store\GardenKeeper;
 use App\Store\PlantingKeeper;
@@ -28,7 +29,11 @@ use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Practice\Basket;
 use JollyFurrow\Practice\Slip;
+use JollyFurrow\Storage\Handling;
+use JollyFurrow\Storage\HandlingKind;
+use JollyFurrow\Storage\HarvestLot;
 use JollyFurrow\Task\TaskList;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
@@ -63,6 +68,7 @@ final readonly class Demo
         private PlantingKeeper $plantings,
         private Sites $sites,
         private DiaryKeeper $diary,
+        private StoreKeeper $store,
     ) {
     }
 
@@ -84,6 +90,10 @@ final readonly class Demo
         $this->log->record($id, $account->id, 'Work recorded up to today', fn () => $this->workUpTo($opens,
             $id, $garden->with($plan->plantings())));
         $this->log->record($id, $account->id, 'Jobs ticked up to today', fn () => $this->tick($opens, $id));
+        $this->log->record($id, $account->id, 'Harvests up to today', function () use ($opens, $id, $garden): void {
+            $this->store->harvest($id, $this->harvests($opens, $id));
+            $this->store->handle($id, self::soldDown($opens, $garden));
+        });
         $this->log->record($id, $account->id, 'Practice begins', fn () => $this->entities->persist(new PracticeRecord($id,
             Practice::seeded(self::SEED), $opens, $this->log->nextNumber($id))));
     }
@@ -100,6 +110,34 @@ final readonly class Demo
             }
         }
         $this->diary->mark($gardenId, $marks);
+    }
+
+    /** @return list<HarvestLot> as the crew brought them in; nothing lies in store of it but what was lifted */
+    private function harvests(Day $today, string $gardenId): array
+    {
+        $site = $this->sites->on($gardenId, $today);
+
+        return $site->garden->store->coded(Basket::of($site, Period::between($today->plus(-self::DAYS_IN), $today), self::SEED));
+    }
+
+    /**
+     * Of what was left in spring, week by week to the last tenth.
+     *
+     * @return list<Handling>
+     */
+    private static function soldDown(Day $today, Garden $garden): array
+    {
+        $sold = [];
+        foreach ($garden->store->harvests as $lot) {
+            $weeks = intdiv($today->since($garden->today), 7);
+            for ($week = 1; $week < $weeks; ++$week) {
+                $sold[] = new Handling(\sprintf('%s/%d', $lot->key, $week), $lot->key, $garden->today->plus(7 * $week - 2),
+                    HandlingKind::Sold, 100 * intdiv((int) round(0.9 * $lot->hundredths / $weeks), 100), $lot->place,
+                        $garden->outlets[0]->key);
+            }
+        }
+
+        return $sold;
     }
 
     /** Where the practice begins: on a day of high summer, whatever the calendar says, or on the pinned day. */

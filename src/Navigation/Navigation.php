@@ -24,7 +24,8 @@ final class Navigation
             'shed' => 'Shed', 'water' => 'Water', 'purchases' => 'Purchases'],
         'Crops' => ['crops' => 'Crop book', 'compare' => 'Side by side', 'nursery' => 'Nursery', 'seed' => 'Seed'],
         'Markets' => ['promises' => 'Promises', 'offer' => 'Outlets and products', 'season' => 'Season totals'],
-        'Records' => ['log' => 'History', 'station' => 'Weather'],
+        'Harvest and store' => ['harvest' => 'Log a harvest', 'store' => 'In store', 'lots' => 'Lots', 'places' => 'Places'],
+        'Records' => ['log' => 'History', 'sprays' => 'Treatments', 'station' => 'Weather'],
         self::GARDEN => ['place' => 'Climate', 'members' => 'Members', 'settings' => 'Settings', 'file' => 'Backup'],
     ];
     /** @var array<string, string> pages that stand under another */
@@ -32,7 +33,8 @@ final class Navigation
         'planting' => 'wall', 'change' => 'wall', 'planting_cover' => 'wall', 'note' => 'wall', 'stand' => 'wall',
             'care_choice' => 'wall', 'job' => 'week', 'calendar' => 'week', 'offline' => 'week',
         'proposal' => 'plan', 'mend' => 'plan', 'wishes_cost' => 'rules', 'draw_up' => 'plan', 'one_more' => 'plan',
-        'bed' => 'beds', 'bed_soil' => 'soil', 'feeding_cards' => 'feeding', 'temper' => 'beds', 'bed_cover' => 'beds',
+        'bed' => 'beds', 'bed_soil' => 'soil', 'lot' => 'lots', 'lot_labels' => 'lots', 'feeding_cards' => 'feeding', 'temper' => 'beds',
+            'bed_cover' => 'beds',
             'free_bed' => 'beds', 'cover' => 'beds',
             'recipe' => 'recipes',
         'crop' => 'crops', 'ladder' => 'crops', 'own' => 'crops', 'reading' => 'station', 'member' => 'members', 'find' => 'wall',

@@ -12,6 +12,7 @@ use App\Log\ChangeLog;
 use App\Rows\PracticeRecord;
 use App\Shared\Visit;
 use App\Station\SimulatedStation;
+use App\Storage\StoreKeeper;
 use App\Store\ClimateKeeper;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
@@ -30,7 +31,7 @@ final readonly class PracticeStep
     public function __construct(private Snapshot $snapshot, private ChangeLog $log, private EntityManagerInterface $entities,
         private PlantingKeeper $plantings, private ClimateKeeper $readings, private SimulatedStation $station,
         private Connection $connection, private CropBook $book, private RecipeBook $recipes, private Sayer $sayer,
-        private CareFile $care, private JobsFile $jobs, private DiaryKeeper $diary)
+        private CareFile $care, private JobsFile $jobs, private DiaryKeeper $diary, private StoreKeeper $store)
     {
     }
 
@@ -83,6 +84,9 @@ final readonly class PracticeStep
         $this->plantings->note($gardenId, $notes);
         $marks = \array_slice($garden->diary->marks, \count($morning->diary->marks));
         $this->diary->mark($gardenId, $marks);
+        $this->store->harvest($gardenId, \array_slice($garden->store->harvests, \count($morning->store->harvests)));
+        $this->entities->flush();
+        $this->store->handle($gardenId, \array_slice($garden->store->handlings, \count($morning->store->handlings)));
         $this->readings->read($gardenId, $garden->climate->measured->since($morning->today->number), $this->station->name());
         $done = \count($notes) + \count($marks);
 

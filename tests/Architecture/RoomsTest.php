@@ -24,7 +24,7 @@ final class RoomsTest extends TestCase
             'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Feed', 'Water', 'Offline', 'Practice', 'Find', 'Demo',
+            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Feed', 'Water', 'Harvest', 'Offline', 'Practice', 'Find', 'Demo',
     ];
     /** A room of more files than this wants dividing. */
     private const MOST_FILES = 22;

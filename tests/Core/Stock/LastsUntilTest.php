@@ -51,7 +51,7 @@ final class LastsUntilTest extends TestCase
         $needs = self::weeks(9, 100.0);
         $kept = static fn (float $share): bool => !FirstOut::of(array_map(static fn (StockNeed $n): StockNeed => new StockNeed($n->day,
             floor($n->units * $share + 1e-9)), $needs), $lots)->isShort();
-        $most = max(array_filter(range(0.0, 1.0, 0.01), $kept));
+        $most = max([0.0, ...array_filter(range(0.0, 1.0, 0.01), $kept)]);
 
         self::assertEqualsWithDelta($most + 0.01, LastsUntil::of($needs, $lots)->share, 1e-6);
     }

@@ -71,7 +71,9 @@ final class LedgerTest extends TestCase
     {
         $book = new StoreBook([], [Stores::lot('carrot', '2026-07-21', 10, bed: 'T2-3')]);
 
-        self::assertSame(['260721-t2-3-carrot-2', '260722-t2-3-carrot'], [$book->freeCode(Day::parse('2026-07-21'), 'T2-3', 'carrot'),
-            $book->freeCode(Day::parse('2026-07-22'), 'T2-3', 'carrot')]);
+        $lot = static fn (string $day): HarvestLot => Stores::lot('carrot', $day, 10, bed: 'T2-3');
+
+        self::assertSame(['260721-t2-3-carrot-2', '260721-t2-3-carrot-3', '260722-t2-3-carrot'], array_map(
+            static fn (HarvestLot $l): string => $l->key, $book->coded([$lot('2026-07-21'), $lot('2026-07-21'), $lot('2026-07-22')])));
     }
 }

@@ -42,7 +42,7 @@ final class ShelfLifeTest extends TestCase
     #[TestWith(['carrot-storage', 93.0, 1.0])]
     #[TestWith(['carrot-storage', 58.0, 1.875])]
     #[TestWith(['onion', 40.0, 1.0])]
-    #[TestWith(['onion', 85.0, 1.5])]
+    #[TestWith(['onion', 85.0, 2.5])]
     public function testByDamp(string $crop, float $humidity, float $rate): void
     {
         $life = self::life($crop);

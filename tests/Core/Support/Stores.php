@@ -20,6 +20,7 @@ use JollyFurrow\Time\Day;
 final class Stores
 {
     private static ?KeepTable $table = null;
+    private static int $handlings = 0;
 
     public static function keeping(): KeepTable
     {
@@ -47,9 +48,7 @@ final class Stores
     public static function handling(HarvestLot $lot, string $day, HandlingKind $kind, int $hundredths, string $from,
         string $to = ''): Handling
     {
-        static $n = 0;
-
-        return new Handling('h'.++$n, $lot->key, Day::parse($day), $kind, $hundredths, $from, $to);
+        return new Handling('h'.++self::$handlings, $lot->key, Day::parse($day), $kind, $hundredths, $from, $to);
     }
 
     private static function read(): KeepTable

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Harvest;
+
+use App\Shared\Page;
+use App\Shared\Visit;
+use App\Store\Snapshot;
+use App\Wording\Formatter;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Stock\StoreForecast;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** What lies where, what is sold first, until when it lasts, and when a room is full. */
+final class StoreController extends Page
+{
+    private const FIRST = 12;
+
+    #[Route('/g/{garden}/store', name: 'store', methods: ['GET'])]
+    public function store(Request $request, Visit $visit, Snapshot $snapshot, CropBook $crops): Response
+    {
+        $garden = $snapshot->of($visit->gardenId);
+        $this->sayer->speakFor(Formatter::of($garden->settings));
+        $forecast = StoreForecast::of($garden, $crops);
+
+        return $this->page($request, 'harvest/store.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $crops,
+            'forecast' => $forecast, 'short' => $forecast->short(), 'chart' => StoreChart::of($forecast, $crops),
+            'first' => \array_slice($forecast->holdings->all, 0, self::FIRST),
+            'more' => max(0, \count($forecast->holdings->all) - self::FIRST)], 'store');
+    }
+}
