@@ -84,9 +84,8 @@ final readonly class PracticeStep
         $this->plantings->note($gardenId, $notes);
         $marks = \array_slice($garden->diary->marks, \count($morning->diary->marks));
         $this->diary->mark($gardenId, $marks);
-        $this->store->harvest($gardenId, \array_slice($garden->store->harvests, \count($morning->store->harvests)));
-        $this->entities->flush();
-        $this->store->handle($gardenId, \array_slice($garden->store->handlings, \count($morning->store->handlings)));
+        $lots = $this->store->harvest($gardenId, \array_slice($garden->store->harvests, \count($morning->store->harvests)));
+        $this->store->handle($gardenId, \array_slice($garden->store->handlings, \count($morning->store->handlings)), $lots);
         $this->readings->read($gardenId, $garden->climate->measured->since($morning->today->number), $this->station->name());
         $done = \count($notes) + \count($marks);
 

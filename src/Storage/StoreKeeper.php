@@ -29,10 +29,8 @@ final readonly class StoreKeeper
         }
         array_map(fn (StorePlace $place) => $this->place($gardenId, $place), $store->places);
         $this->entities->flush();
-        $this->harvest($gardenId, $store->harvests);
+        $this->handle($gardenId, $store->handlings, $this->harvest($gardenId, $store->harvests));
         $this->readings($gardenId, $store->days);
-        $this->entities->flush();
-        $this->handle($gardenId, $store->handlings);
         array_map(fn (Spray $spray) => $this->spray($gardenId, $spray), $sprays->sprays);
     }
 
@@ -42,19 +40,30 @@ final readonly class StoreKeeper
         null === $record ? $this->entities->persist(new StorePlaceRecord($gardenId, $place)) : $record->become($place);
     }
 
-    /** @param list<HarvestLot> $lots */
-    public function harvest(string $gardenId, array $lots): void
+    /**
+     * @param list<HarvestLot> $lots
+     *
+     * @return array<string, string> their ids by code
+     */
+    public function harvest(string $gardenId, array $lots): array
     {
         $beds = [] === $lots ? [] : $this->ids($gardenId, 'bed', 'name');
+        $ids = [];
         foreach ($lots as $lot) {
-            $this->entities->persist(new HarvestLotRecord($gardenId, $beds[$lot->bed] ?? null, $lot));
+            $this->entities->persist($record = new HarvestLotRecord($gardenId, $beds[$lot->bed] ?? null, $lot));
+            $ids[$lot->key] = $record->id;
         }
+
+        return $ids;
     }
 
-    /** @param list<Handling> $handlings of lots that are stored already */
-    public function handle(string $gardenId, array $handlings): void
+    /**
+     * @param list<Handling>        $handlings
+     * @param array<string, string> $new       ids of lots that are not written yet, by code
+     */
+    public function handle(string $gardenId, array $handlings, array $new = []): void
     {
-        $lots = [] === $handlings ? [] : $this->ids($gardenId, 'harvest_lot', 'key_name');
+        $lots = [] === $handlings ? [] : $new + $this->ids($gardenId, 'harvest_lot', 'key_name');
         foreach ($handlings as $handling) {
             isset($lots[$handling->lot]) ? $this->entities->persist(new HandlingRecord($gardenId, $lots[$handling->lot], $handling)) : null;
         }
