@@ -93,10 +93,7 @@ final readonly class Holdings
         foreach ($stays as $n => $stay) {
             $until = $stays[$n + 1]->from ?? $garden->today;
             $at = $garden->store->place($stay->place);
-            for ($day = $stay->from->number; null !== $at && $day < $until->number; ++$day) {
-                $read = $readings[$stay->place][$day] ?? null;
-                $spent += $life->rate($read->celsius ?? $at->celsius, $read->humidity ?? (float) $at->humidity);
-            }
+            $spent += null === $at ? 0.0 : self::spent($life, $at, $stay->from, $until, $readings[$stay->place] ?? []);
         }
         $rate = $life->rate($place->celsius, (float) $place->humidity);
         $last = static fn (int $days): Day => $garden->today->plus((int) min(self::LATEST, floor(max(0.0, $days * $intake - $spent)
@@ -105,6 +102,23 @@ final readonly class Holdings
         return new Holding($lot, $crop, $place, $needs, $hundredths, min(1.0, $spent / max(1e-9, $needs->likely * $intake)), $rate,
             $lot->day->plus($needs->traits->goodFrom), $last($needs->least), $last($needs->likely), $last($needs->most),
             self::reasons($garden, $lot, $place, $needs, $nights));
+    }
+
+    /**
+     * Days of life used up at a place between two days.
+     *
+     * @param array<int, PlaceDay> $readings by day
+     */
+    private static function spent(ShelfLife $life, StorePlace $place, Day $from, Day $until, array $readings): float
+    {
+        $usual = $life->rate($place->celsius, (float) $place->humidity);
+        $spent = $usual * max(0, $until->since($from));
+        for ($day = $from->number; [] !== $readings && $day < $until->number; ++$day) {
+            $read = $readings[$day] ?? null;
+            $spent += null === $read ? 0.0 : $life->rate($read->celsius, $read->humidity ?? (float) $place->humidity) - $usual;
+        }
+
+        return $spent;
     }
 
     /** @return list<float> lows of the nights it lay out ripe, as they were measured */

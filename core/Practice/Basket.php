@@ -38,10 +38,9 @@ final readonly class Basket
     private const SECOND = 9;
 
     /** @return list<HarvestLot> of the tasks that fall due in some days */
-    public static function of(Site $site, Period $days, int $seed): array
+    public static function of(Site $site, Needs $needs, Period $days, int $seed): array
     {
         $garden = $site->garden;
-        $needs = Needs::of($garden, $site->crops);
         $lots = [];
         $ready = [];
         foreach ($garden->plantings as $planting) {
@@ -76,9 +75,9 @@ final readonly class Basket
     }
 
     /** @return list<Handling> what today's market takes out of store */
-    public static function sold(Garden $garden, Site $site): array
+    public static function sold(Site $site, Needs $needs): array
     {
-        $needs = Needs::of($garden, $site->crops);
+        $garden = $site->garden;
         $sold = [];
         foreach (Holdings::of($garden, $site->crops)->byItem() as $item => $holdings) {
             $wanted = array_sum(array_map(static fn (Need $n): int => $n->day === $garden->today->number ? $n->units : 0,

@@ -14,10 +14,12 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Hand\Noted;
 use JollyFurrow\Job\Placing;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Promise\Promise;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Task\Site;
 use JollyFurrow\Task\SoilDays;
@@ -32,13 +34,17 @@ use JollyFurrow\Work\CareRule;
  * A crew that is not there: it does what is due on a day, most of it in time, some a few days late, and now and then it
  * forgets a job, so that a season of practice has something to mend. The same seed fails in the same places.
  */
-final readonly class Crew
+final class Crew
 {
     /** Jobs that fell due so many days ago are still come to. */
     private const BACK = 14;
 
+    /** @var array{list<Promise>, Needs}|null what is promised does not change while it works */
+    private ?array $needs = null;
+
     /** @param list<CareRule> $care that ships */
-    public function __construct(private CropBook $book, private RecipeBook $recipes, private TaskBook $jobs, private array $care)
+    public function __construct(private readonly CropBook $book, private readonly RecipeBook $recipes, private readonly TaskBook $jobs,
+        private readonly array $care)
     {
     }
 
@@ -111,14 +117,16 @@ final readonly class Crew
             return $garden;
         }
         $seed = $garden->practice->seed ?? 0;
-        $lots = Basket::of($site, Period::fromFirstToLast($garden->today, $garden->today), $seed);
+        $this->needs = null === $this->needs || $this->needs[0] !== $garden->promises ? [$garden->promises, Needs::of($garden,
+            $this->book)] : $this->needs;
+        $lots = Basket::of($site, $this->needs[1], Period::fromFirstToLast($garden->today, $garden->today), $seed);
         foreach ($notes as $note) {
             $planting = Happening::Finished === $note->what ? $garden->plantings->get($note->planting) : null;
             $rest = null === $planting ? null : Basket::rest($site, $planting, $garden->today, $seed);
             $lots = null === $rest ? $lots : [...$lots, $rest];
         }
 
-        return $garden->storing($garden->store->with($garden->store->coded($lots), Basket::sold($garden, $site)));
+        return $garden->storing($garden->store->with($garden->store->coded($lots), Basket::sold($site, $this->needs[1])));
     }
 
     /** The day a job of a planting is due; null: it has no such job as it stands. */

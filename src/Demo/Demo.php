@@ -24,6 +24,7 @@ use JollyFurrow\Diary\Mark;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\Practice;
+use JollyFurrow\Need\Needs;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
@@ -117,7 +118,8 @@ final readonly class Demo
     {
         $site = $this->sites->on($gardenId, $today);
 
-        return $site->garden->store->coded(Basket::of($site, Period::between($today->plus(-self::DAYS_IN), $today), self::SEED));
+        return $site->garden->store->coded(Basket::of($site, Needs::of($site->garden, $site->crops),
+            Period::between($today->plus(-self::DAYS_IN), $today), self::SEED));
     }
 
     /**
@@ -133,7 +135,7 @@ final readonly class Demo
             for ($week = 1; $week < $weeks; ++$week) {
                 $sold[] = new Handling(\sprintf('%s/%d', $lot->key, $week), $lot->key, $garden->today->plus(7 * $week - 2),
                     HandlingKind::Sold, 100 * intdiv((int) round(0.9 * $lot->hundredths / $weeks), 100), $lot->place,
-                        $garden->outlets[0]->key);
+                    $garden->outlets[0]->key);
             }
         }
 
