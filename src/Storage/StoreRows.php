@@ -60,10 +60,12 @@ final readonly class StoreRows
             [$gardenId]) as $row) {
             $beds[$row->text('spray_id')][] = $row->text('name');
         }
+        // A treatment without beds keeps nothing off.
+        $rows = [] === $beds ? [] : $this->rows('SELECT id, key_name, day, data FROM spray WHERE garden_id = ? ORDER BY day, id',
+            [$gardenId]);
 
         return new SprayBook(array_map(static fn (Row $r): Spray => StoreFile::spray(self::node($r, ['key' => $r->text('key_name'),
-            'day' => $r->day('day')->iso(), 'reentry_days' => 0]), $beds[$r->text('id')] ?? []),
-            $this->rows('SELECT id, key_name, day, data FROM spray WHERE garden_id = ? ORDER BY day, id', [$gardenId])));
+            'day' => $r->day('day')->iso(), 'reentry_days' => 0]), $beds[$r->text('id')] ?? []), $rows));
     }
 
     /** @param array<string, mixed> $more columns of their own */

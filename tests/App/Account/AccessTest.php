@@ -16,7 +16,7 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends AppCase
 {
     /** Forms a hand may send. */
-    private const FOR_HANDS = '#/(note|station|take-back|jobs/do|calendar.*|week/back|week/hail)$#';
+    private const FOR_HANDS = '#/(note|station|take-back|jobs/do|harvest|harvest/sheet|lots/[^/]+|calendar.*|week/back|week/hail)$#';
 
     public function testAStrangerFindsNothingInAGarden(): void
     {
@@ -66,8 +66,8 @@ final class AccessTest extends AppCase
         }
         sort($may);
 
-        self::assertSame(['/calendar', '/calendar/withdraw', '/jobs/do', '/planting/*/note', '/station', '/week/back',
-            '/week/hail'], $may);
+        self::assertSame(['/calendar', '/calendar/withdraw', '/harvest', '/harvest/sheet', '/jobs/do', '/lots/none', '/planting/*/note',
+            '/station', '/week/back', '/week/hail'], $may);
     }
 
     /** Nothing is offered to a hand that it could not send. */
@@ -157,7 +157,7 @@ final class AccessTest extends AppCase
             if (str_contains($route->getPath(), '{garden}')) {
                 foreach ($route->getMethods() as $method) {
                     $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1',
-                        '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none',
+                        '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none', '{lot}' => 'none',
                         '{member}' => $this->grower->id, '{invitation}' => 'none', '{cover}' => 'none', '{recipe}' => 'compost-mulch',
                         '{format}' => 'csv', '{step}' => 'day', '{way}' => 'up', '{list}' => 'beds',
                         '{job}' => '0123456789abcdef', '{outlet}' => 'boxes', '{product}' => 'lettuce', '{kind}' => 'outlet',

@@ -64,6 +64,14 @@ final class UnitWalkTest extends AppCase
         yield 'soil refused' => ['soil', ['place' => '', 'day' => 'soon', 'ph' => '20', 'depth' => 'deep']];
         yield 'feeding' => ['feeding'];
         yield 'mix cards' => ['feeding/cards'];
+        yield 'log a harvest' => ['harvest'];
+        yield 'harvest from paper' => ['harvest/sheet'];
+        yield 'store' => ['store'];
+        yield 'lots' => ['lots'];
+        yield 'labels' => ['labels'];
+        yield 'treatments' => ['sprays'];
+        yield 'places' => ['places'];
+        yield 'places refused' => ['places', ['name' => '', 'kind' => 'clamp', 'warmth' => 'cold', 'humidity' => '900']];
         yield 'shed' => ['shed'];
         yield 'shed refused' => ['shed', ['name' => '', 'n' => '120', 'price' => 'dear', 'step' => '']];
         yield 'water' => ['water'];
@@ -127,7 +135,7 @@ final class UnitWalkTest extends AppCase
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
                 'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
-                'feeding_cards'];
+                'feeding_cards', 'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }

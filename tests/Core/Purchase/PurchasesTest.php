@@ -25,8 +25,9 @@ final class PurchasesTest extends TestCase
     /** Film by the metre of bed, in the month its bed is begun; what lies already is not bought again. */
     public function testFilmForWhatIsStillToBeMadeReady(): void
     {
-        $planting = static fn (string $key, string $start, Standing $standing): Planting => LittleGarden::lettuce(Day::parse($start)->plus(-23)->iso())->but(
-            key: $key, recipe: 'film-mulch', standing: $standing, pieces: [Stretch::of('A2', 0, 12_500_000)]);
+        $planting = static fn (string $key, string $start, Standing $standing): Planting => LittleGarden::lettuce(
+            Day::parse($start)->plus(-23)->iso())->but(
+                key: $key, recipe: 'film-mulch', standing: $standing, pieces: [Stretch::of('A2', 0, 12_500_000)]);
         $garden = LittleGarden::at('47N', '2026-03-02')->with([$planting('lettuce-head@1', '2026-03-20', Standing::Planned),
             $planting('lettuce-head@2', '2026-03-28', Standing::Planned), $planting('lettuce-head@3', '2026-04-28', Standing::Planned),
             $planting('lettuce-head@4', '2026-02-20', Standing::Growing)]);

@@ -36,7 +36,8 @@ final class WaitingTimeTest extends TestCase
 
     public function testUntilWhenABedIsKeptOff(): void
     {
-        $spray = static fn (string $day, int $wait, string $bed): Spray => new Spray($day, Day::parse($day), [$bed], 'As on the label', $wait, 2);
+        $spray = static fn (string $day, int $wait, string $bed): Spray => new Spray($day, Day::parse($day), [$bed],
+            'As on the label', $wait, 2);
         $book = new SprayBook([$spray('2026-07-01', 14, 'A1'), $spray('2026-07-05', 3, 'A1'), $spray('2026-07-05', 3, 'A2')]);
         $on = static fn (string $bed, string $day): ?string => $book->keepsOff($bed, Day::parse($day))?->harvestFrom()->iso();
 

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Storage;
+
+use App\Tests\Support\AppCase;
+use App\Tests\Support\SmallGarden;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Planting\FieldNote;
+use JollyFurrow\Planting\Happening;
+use JollyFurrow\Storage\Flaw;
+use JollyFurrow\Storage\Grade;
+use JollyFurrow\Storage\Handling;
+use JollyFurrow\Storage\HarvestLot;
+use JollyFurrow\Supply\Lot;
+use JollyFurrow\Supply\TrueSupply;
+
+/** A harvest through to where it lies, where it goes and what may not be picked. Leeks stand on A3. */
+final class HarvestPagesTest extends AppCase
+{
+    private const LEEK = 'leek@2025-04-22#1';
+    private const STORES = ['stores' => [
+        ['key' => 'cold', 'name' => 'Cold room', 'kind' => 'cold-room', 'celsius' => 1.0, 'humidity' => 95, 'crates' => 10],
+        ['key' => 'shed', 'name' => 'Shed', 'kind' => 'shelf', 'celsius' => 11.0, 'humidity' => 70]]];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->garden = $this->keep(SmallGarden::json(self::STORES));
+    }
+
+    /** Three taps: the bed, how much, Save. It makes its lot, and the planting is noted as picked. */
+    public function testAHarvestInThreeTaps(): void
+    {
+        $page = $this->browser->request('GET', $this->path('/harvest'));
+        $this->browser->click($page->filter('.tap-list a:contains("A3")')->link());
+        $this->browser->submitForm('Save', ['amount' => '40', 'place' => 'cold']);
+        self::assertResponseRedirects();
+        $garden = $this->snapshot();
+
+        self::assertSame([['260302-a3-leek', 4000, 'cold', Grade::First]], array_map(static fn (HarvestLot $l): array => [$l->key,
+            $l->hundredths, $l->place, $l->grade], $garden->store->harvests));
+        self::assertSame([[Happening::Picked, 40.0]], array_map(static fn (FieldNote $n): array => [$n->what, $n->units], $garden->notes));
+        $this->browser->request('GET', $this->path('/store'));
+        self::assertStringContainsString('40 stalks', $this->text());
+        $this->browser->request('GET', $this->path('/labels'));
+        self::assertStringContainsString('260302-a3-leek', $this->text());
+    }
+
+    /** What is still to come is what was expected less what was lifted. */
+    public function testWhatIsStillToComeFollows(): void
+    {
+        $units = fn (): float => array_sum(array_map(static fn (Lot $l): float => null === $l->goodUntil ? $l->units : 0.0,
+            (new TrueSupply($this->snapshot(), $this->service(CropBook::class)))->lots($this->snapshot()->plantings->get(self::LEEK)
+                ?? throw new \LogicException())));
+        $before = $units();
+        $this->harvest(['amount' => '40', 'place' => 'cold']);
+
+        self::assertEqualsWithDelta(40.0, $before - $units(), 1e-6);
+    }
+
+    public function testWhatIsTypedWrongIsSaidAtItsField(): void
+    {
+        foreach ([['amount' => ''], ['amount' => 'many'], ['amount' => '40', 'day' => '2026-03-09'], ['amount' => '40', 'place' => 'moon'],
+            ['amount' => '40', 'hours' => '-1']] as $typed) {
+            $this->harvest($typed);
+            self::assertResponseStatusCodeSame(422, json_encode($typed, \JSON_THROW_ON_ERROR));
+            self::assertStringContainsString('class="fault"', $this->text());
+        }
+        self::assertSame([], $this->snapshot()->store->harvests);
+    }
+
+    public function testGradeFlawsAndTheLastOfIt(): void
+    {
+        $this->harvest(['amount' => '12', 'grade' => 'second', 'flaws' => ['wet', 'bruised'], 'hours' => '1.5', 'who' => 'Mika',
+            'isLast' => '1', 'words' => 'rust']);
+        $lot = $this->snapshot()->store->harvests[0];
+
+        self::assertSame([Grade::Second, [Flaw::Wet, Flaw::Bruised], 90, 'Mika', 'rust', ''], [$lot->grade, $lot->flaws, $lot->minutes,
+            $lot->who, $lot->words, $lot->place]);
+        self::assertSame('2026-03-02', $this->snapshot()->plantings->get(self::LEEK)?->clear->iso());
+    }
+
+    /** Sold, moved, thrown out: never more than lies there; the page of the lot tells both ways. */
+    public function testWhatBecomesOfALot(): void
+    {
+        $this->harvest(['amount' => '40', 'place' => 'cold']);
+        $lot = $this->path('/lots/260302-a3-leek');
+        $this->post($lot, ['kind' => 'moved', 'amount' => '15', 'from' => 'cold', 'to' => 'shed', 'day' => '2026-03-02']);
+        self::assertResponseRedirects();
+        $this->post($lot, ['kind' => 'sold', 'amount' => '30', 'from' => 'cold', 'to' => 'stall', 'day' => '2026-03-02']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Only 25 stalks lies there', $this->text());
+        $this->post($lot, ['kind' => 'moved', 'amount' => '5', 'from' => 'cold', 'to' => 'stall', 'day' => '2026-03-02']);
+        self::assertResponseStatusCodeSame(422);
+        $this->post($lot, ['kind' => 'sold', 'amount' => '', 'from' => 'cold', 'to' => 'stall', 'day' => '2026-03-02']);
+        self::assertResponseRedirects();
+
+        self::assertSame([1500, 2500], array_map(static fn (Handling $h): int => $h->hundredths, $this->snapshot()->store->handlings));
+        $this->browser->request('GET', $lot);
+        self::assertStringContainsString('15 stalks', $this->text());
+        self::assertStringContainsString('Stall', $this->text());
+        self::assertStringContainsString('best', $this->text(), 'too warm in the shed, it says');
+        $this->browser->request('GET', $this->path('/lots'));
+        self::assertStringContainsString('25 stalks', $this->text());
+        $this->browser->request('GET', $this->path('/lots/none'));
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testAHarvestIsTakenBackWhole(): void
+    {
+        $before = $this->exported();
+        $this->harvest(['amount' => '40', 'place' => 'cold']);
+        $this->browser->followRedirect();
+        $this->browser->submitForm('Undo');
+
+        self::assertSame($before, $this->exported());
+    }
+
+    public function testBackFromPaper(): void
+    {
+        $page = $this->browser->request('GET', $this->path('/harvest/sheet'));
+        $field = (string) $page->filter('input[name^="a-"]')->attr('name');
+        $this->post($this->path('/harvest/sheet'), ['day' => '2026-03-01', 'place' => '', $field => '']);
+        self::assertResponseStatusCodeSame(422);
+        $this->post($this->path('/harvest/sheet'), ['day' => '2026-03-01', 'place' => '', $field => 'a few']);
+        self::assertResponseStatusCodeSame(422);
+        $this->post($this->path('/harvest/sheet'), ['day' => '2026-03-01', 'place' => '', $field => '24']);
+        self::assertResponseRedirects();
+        $lot = $this->snapshot()->store->harvests[0];
+
+        self::assertSame(['260301-a3-leek', 24.0, ''], [$lot->key, $lot->units(), $lot->place]);
+    }
+
+    /** What it costs is shown before it is saved; afterwards the bed refuses the harvest until the day, and says so. */
+    public function testATreatmentKeepsTheHarvestOff(): void
+    {
+        $spray = ['beds' => 'A3', 'product' => 'Soap', 'wait' => '5', 'reentry' => '1', 'mode' => 'contact', 'day' => '2026-03-01'];
+        $this->post($this->path('/sprays'), $spray);
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('No picking is lost', $this->text());
+        self::assertSame([], $this->snapshot()->sprays->sprays, 'not saved yet');
+        $this->post($this->path('/sprays'), ['do' => 'keep'] + $spray);
+        self::assertResponseRedirects();
+        $this->harvest(['amount' => '40']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('no harvest before', $this->text());
+        self::assertSame([], $this->snapshot()->store->harvests);
+        foreach ([['beds' => 'Z9'], ['wait' => ''], ['product' => ''], ['day' => '2026-04-01']] as $wrong) {
+            $this->post($this->path('/sprays'), $wrong + ['do' => 'keep'] + $spray);
+            self::assertResponseStatusCodeSame(422);
+        }
+        $this->post($this->path('/sprays'), ['beds' => 'A1, A3', 'day' => '2026-03-02'] + $spray);
+        self::assertStringContainsString('mode of action contact', $this->text(), 'the last one on these beds');
+        $this->post($this->path('/sprays/delete'), ['spray' => $this->snapshot()->sprays->sprays[0]->key]);
+        $this->harvest(['amount' => '40']);
+        self::assertResponseRedirects();
+    }
+
+    public function testPlaces(): void
+    {
+        $this->post($this->path('/places'),
+            ['name' => 'Root clamp', 'kind' => 'clamp', 'warmth' => '4', 'humidity' => '95', 'crates' => '60']);
+        self::assertResponseRedirects();
+        self::assertSame([4.0, 60], [$this->snapshot()->store->place('root-clamp')?->celsius,
+            $this->snapshot()->store->place('root-clamp')?->crates]);
+        $this->post($this->path('/places'), ['place' => 'root-clamp', 'name' => 'Clamp', 'kind' => 'clamp', 'warmth' => '39 °F',
+            'humidity' => '95', 'crates' => '']);
+        self::assertEqualsWithDelta(3.89, $this->snapshot()->store->place('root-clamp')?->celsius, 0.01);
+        $this->post($this->path('/places'), ['name' => '', 'kind' => 'clamp', 'warmth' => 'cold', 'humidity' => '200', 'crates' => '']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertGreaterThanOrEqual(3, substr_count($this->text(), 'class="fault"'));
+        $this->harvest(['amount' => '40', 'place' => 'cold']);
+        $this->post($this->path('/places/delete'), ['place' => 'cold']);
+        self::assertResponseStatusCodeSame(422);
+        $this->post($this->path('/places/delete'), ['place' => 'root-clamp']);
+        self::assertCount(2, $this->snapshot()->store->places);
+    }
+
+    /** @param array<string, mixed> $typed */
+    private function harvest(array $typed): void
+    {
+        $page = $this->browser->request('GET', $this->path('/harvest'));
+        $link = $page->filter('.tap-list a:contains("A3")');
+        parse_str((string) parse_url($link->link()->getUri(), \PHP_URL_QUERY), $query);
+        $this->post($this->path('/harvest'), $typed + ['planting' => $query['planting'], 'place' => '', 'grade' => 'first',
+            'day' => '2026-03-02', 'hours' => '', 'who' => '', 'words' => '']);
+    }
+}
