@@ -15,6 +15,8 @@ use JollyFurrow\Shelter\PlaceType;
 use JollyFurrow\Shelter\Protection;
 use JollyFurrow\Soil\SoilTest;
 use JollyFurrow\Soil\Spread;
+use JollyFurrow\Storage\HarvestLot;
+use JollyFurrow\Treatment\Spray;
 
 /** What hangs on a bed, and what of it stands in the way of a change. */
 final readonly class BedChange
@@ -76,7 +78,12 @@ final readonly class BedChange
         $tests = \count(array_filter($this->garden->soil->tests, fn (SoilTest $t): bool => $t->bed === $this->bed->name));
         $spread = \count(array_filter($this->garden->soil->spreads, fn (Spread $s): bool => $s->bed === $this->bed->name));
 
+        $lots = \count(array_filter($this->garden->store->harvests, fn (HarvestLot $l): bool => $l->bed === $this->bed->name));
+        $sprays = \count(array_filter($this->garden->sprays->sprays, fn (Spray $s): bool => $s->isOn($this->bed->name)));
+
         return array_values(array_filter([
+            0 === $lots ? null : \sprintf('%d harvest%s', $lots, 1 === $lots ? '' : 's'),
+            0 === $sprays ? null : \sprintf('%d treatment%s', $sprays, 1 === $sprays ? '' : 's'),
             0 === $tests ? null : \sprintf('%d soil test%s', $tests, 1 === $tests ? '' : 's'),
             0 === $spread ? null : \sprintf('%d note%s of what was spread', $spread, 1 === $spread ? '' : 's'),
             0 === $plantings ? null : \sprintf('%d planting%s', $plantings, 1 === $plantings ? '' : 's'),

@@ -59,6 +59,14 @@ final class StoreStoreTest extends AppCase
         }
     }
 
+    /** A bed with harvests and treatments is history: it is kept, and says why. */
+    public function testABedThatWasHarvestedIsKept(): void
+    {
+        $this->post($this->path('/bed/A3/delete'), []);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('1 harvest, 1 treatment', $this->text());
+    }
+
     public function testWhatAFileCannotMean(): void
     {
         $this->expectExceptionMessage('handlings[0]');
