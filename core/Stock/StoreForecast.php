@@ -65,7 +65,8 @@ final readonly class StoreForecast
     public function short(): array
     {
         $short = array_values(array_filter($this->items, static fn (ItemStock $i): bool => null !== $i->until->firstShort));
-        usort($short, static fn (ItemStock $a, ItemStock $b): int => [$a->until->firstShort, $a->item] <=> [$b->until->firstShort, $b->item]);
+        usort($short, static fn (ItemStock $a, ItemStock $b): int => [$a->until->firstShort,
+            $a->item] <=> [$b->until->firstShort, $b->item]);
 
         return $short;
     }

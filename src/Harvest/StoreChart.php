@@ -20,6 +20,7 @@ final readonly class StoreChart
     /** Most crops told apart in one place; the rest is one ridge. */
     private const CROPS = 5;
     private const LABEL = 11.0;
+    private const INSIDE = 5.0;
 
     /**
      * @param list<array{place: string, celsius: float, humidity: int, crates: int|null, soil: float, room: float|null,
@@ -94,7 +95,7 @@ final readonly class StoreChart
         }
         $thick = $times * ($above[$widest] - $below[$widest]);
 
-        return ['points' => implode(' ', [...$up, ...$down]), 'n' => $n, 'name' => $name, 'x' => max(self::x($widest), self::LEFT + 30.0),
+        return ['points' => implode(' ', [...$up, ...$down]), 'n' => $n, 'name' => $name, 'x' => self::x($widest) + self::INSIDE,
             'y' => $soil - $times * ($above[$widest] + $below[$widest]) / 2 + 4, 'isNamed' => $thick >= self::LABEL];
     }
 

@@ -64,7 +64,7 @@ final class StoreStoreTest extends AppCase
     {
         $this->post($this->path('/bed/A3/delete'), []);
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('1 harvest, 1 treatment', $this->text());
+        self::assertStringContainsString('1 harvest and 1 treatment', $this->text());
     }
 
     public function testWhatAFileCannotMean(): void
