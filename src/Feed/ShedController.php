@@ -6,6 +6,7 @@ namespace App\Feed;
 
 use App\Form\Forms;
 use App\Log\ChangeLog;
+use App\Shared\FreeKey;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Soil\ShedProductRecord;
@@ -154,11 +155,7 @@ final class ShedController extends Page
 
     private static function free(Garden $garden, string $name): string
     {
-        $key = trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower(mb_substr($name, 0, 28))), '-') ?: 'product';
-        for ($n = 1, $free = $key; null !== $garden->soil->product($free); ++$n, $free = $key.'-'.$n) {
-        }
-
-        return $free;
+        return FreeKey::of($name, 'product', static fn (string $key): bool => null !== $garden->soil->product($key));
     }
 
     private function row(Visit $visit, string $key): ShedProductRecord

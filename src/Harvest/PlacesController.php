@@ -6,6 +6,7 @@ namespace App\Harvest;
 
 use App\Form\Forms;
 use App\Log\ChangeLog;
+use App\Shared\FreeKey;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Storage\StoreKeeper;
@@ -92,11 +93,7 @@ final class PlacesController extends Page
 
     private static function free(Garden $garden, string $name): string
     {
-        $key = trim((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower(mb_substr($name, 0, 28))), '-') ?: 'place';
-        for ($n = 1, $free = $key; null !== $garden->store->place($free); ++$n, $free = $key.'-'.$n) {
-        }
-
-        return $free;
+        return FreeKey::of($name, 'place', static fn (string $key): bool => null !== $garden->store->place($key));
     }
 
     private function opened(Visit $visit): Garden
