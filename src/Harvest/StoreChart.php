@@ -21,33 +21,41 @@ final readonly class StoreChart
     private const CROPS = 5;
     private const LABEL = 11.0;
     private const INSIDE = 5.0;
+    /** Crates. */
+    private const EMPTY = 0.05;
 
     /**
      * @param list<array{place: string, celsius: float, humidity: int, crates: int|null, soil: float, room: float|null,
-     *     full: array{x: float, w: float, week: int, crates: float}|null,
+     *     full: array{x: float, w: float, from: Day, crates: float}|null,
      *     ridges: list<array{points: string, n: int, name: string, x: float, y: float, isNamed: bool}>}> $rooms
      * @param list<array{x: float, month: string}> $months
+     * @param list<string>                         $empty  places where nothing will lie
      */
-    private function __construct(public array $rooms, public array $months, public int $width, public int $height)
+    private function __construct(public array $rooms, public array $months, public int $width, public int $height,
+        public array $empty)
     {
     }
 
     public static function of(StoreForecast $forecast, CropBook $crops): self
     {
-        $rooms = [];
+        $rooms = $empty = [];
         $top = self::TOP;
         foreach ($forecast->rooms as $room) {
+            if ($room->most() < self::EMPTY) {
+                $empty[] = $room->place->name;
+                continue;
+            }
             $rooms[] = self::room($room, $crops, $top + self::HIGH);
             $top += self::HIGH + self::GAP;
         }
         $width = self::LEFT + self::WIDTH * (StoreForecast::WEEKS - 1) + 10;
 
-        return new self($rooms, [] === $forecast->rooms ? [] : self::months($forecast->rooms[0]), $width, $top);
+        return new self($rooms, [] === $forecast->rooms ? [] : self::months($forecast->rooms[0]), $width, $top, $empty);
     }
 
     /**
      * @return array{place: string, celsius: float, humidity: int, crates: int|null, soil: float, room: float|null,
-     *     full: array{x: float, w: float, week: int, crates: float}|null,
+     *     full: array{x: float, w: float, from: Day, crates: float}|null,
      *     ridges: list<array{points: string, n: int, name: string, x: float, y: float, isNamed: bool}>}
      */
     private static function room(RoomWeeks $room, CropBook $crops, int $soil): array
@@ -74,7 +82,8 @@ final readonly class StoreChart
         return ['place' => $room->place->name, 'celsius' => $room->place->celsius, 'humidity' => $room->place->humidity,
             'crates' => $room->place->crates, 'soil' => $soil, 'room' => null === $room->place->crates ? null : $soil - $times
                 * $room->place->crates, 'full' => null === $from ? null : ['x' => self::x($from), 'w' => self::WIDTH * max(1,
-                    $room->fullFor()), 'week' => $from, 'crates' => max([0.0, ...array_map($room->over(...), array_keys($room->crates))])],
+                    $room->fullFor()), 'from' => $room->day($from),
+                        'crates' => max([0.0, ...array_map($room->over(...), array_keys($room->crates))])],
             'ridges' => $ridges];
     }
 

@@ -10,6 +10,8 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Keep\Holdings;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\HandlingKind;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Component\Console\Tester\CommandTester;
 
 /** Places, lots, what became of them, loggers and treatments, in and out of the database and the garden file. */
 final class StoreStoreTest extends AppCase
@@ -65,6 +67,23 @@ final class StoreStoreTest extends AppCase
         $this->post($this->path('/bed/A3/delete'), []);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('1 harvest and 1 treatment', $this->text());
+    }
+
+    public function testTheCommands(): void
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'store');
+        file_put_contents($file, SmallGarden::json(self::STORE));
+        $run = static function (string $name) use ($file): string {
+            $tester = new CommandTester((new Application(self::$kernel ?? self::bootKernel()))->find($name));
+            $tester->execute(['file' => $file], ['capture_stderr_separately' => true]);
+
+            return (string) preg_replace('/\s+/', '', $tester->getDisplay());
+        };
+        [$lots, $first] = [$run('harvest'), $run('store')];
+        unlink($file);
+
+        self::assertStringContainsString('"lifted":4050,"there":{"cold":3050},"gone":{"sold":1000}', $lots);
+        self::assertStringContainsString('"lot":"260214-a3-leek","item":"leek","place":"cold","units":30.5,"unit":"stalk"', $first);
     }
 
     public function testWhatAFileCannotMean(): void
