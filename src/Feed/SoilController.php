@@ -67,13 +67,7 @@ final class SoilController extends Page
         }
         $test = $typed->test($was->key ?? self::free($garden), $garden);
         $words = \sprintf('Soil test of %s, %s', $typed->place, $this->sayer->shortDay($test->day));
-        $this->log->record($visit->gardenId, $visit->accountId, $words, function () use ($visit, $was, $test): void {
-            if (null !== $was) {
-                $this->entities->remove($this->row($visit, $was->key));
-                $this->entities->flush();
-            }
-            $this->keeper->test($visit->gardenId, [$test]);
-        });
+        $this->log->record($visit->gardenId, $visit->accountId, $words, fn () => $this->keeper->test($visit->gardenId, [$test]));
 
         return $this->kept($visit, $words.'.', $this->generateUrl('soil', ['garden' => $visit->gardenId]));
     }

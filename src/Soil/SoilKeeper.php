@@ -39,13 +39,15 @@ final readonly class SoilKeeper
         }
     }
 
-    /** @param list<SoilTest> $tests */
+    /** @param list<SoilTest> $tests one that is there already is changed */
     public function test(string $gardenId, array $tests): void
     {
         $beds = [] === $tests ? [] : $this->ids($gardenId, 'bed');
         $blocks = [] === $tests ? [] : $this->ids($gardenId, 'block');
         foreach ($tests as $test) {
-            $this->entities->persist(new SoilTestRecord($gardenId, $beds[$test->bed] ?? null, $blocks[$test->block] ?? null, $test));
+            $there = $this->entities->getRepository(SoilTestRecord::class)->findOneBy(['gardenId' => $gardenId, 'key' => $test->key]);
+            null !== $there ? $there->become($test, $beds[$test->bed] ?? null, $blocks[$test->block] ?? null)
+                : $this->entities->persist(new SoilTestRecord($gardenId, $beds[$test->bed] ?? null, $blocks[$test->block] ?? null, $test));
         }
     }
 

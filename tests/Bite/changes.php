@@ -288,6 +288,8 @@ return [
     ['waiting ends', 'core/Treatment/SprayBook.php', '$day->isBefore($spray->harvestFrom())',
         '!$spray->harvestFrom()->isBefore($day)', 'WaitingTime'],
     ['a treated bed', 'core/Treatment/PickRule.php', 'if (null !== $spray) {', 'if (false) {', 'HarvestPages'],
+    ['an hour that comes twice', 'core/Storage/LoggerFile.php', '[trim($row[$time])][]', '[\\count($hours).$row[$warm]][]', 'LoggerFile'],
+    ['day and month are asked', 'core/Storage/LoggerFile.php', 'return $isOpen ? null : false', 'return false', 'LoggerFile'],
     ['salt', 'core/Soil/Salts.php', "'carrot' => [1.0, 14.0]", "'carrot' => [1.0, 13.0]", 'SoilLevels'],
     ['water by warmth', 'core/Irrigation/Evaporation.php', '17.8', '18.8', 'WaterTest'],
     ['rain that stays', 'core/Irrigation/WaterBalance.php', 'RAIN_STAYS = 0.8', 'RAIN_STAYS = 0.9', 'WaterTest'],

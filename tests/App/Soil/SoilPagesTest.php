@@ -10,6 +10,7 @@ use Doctrine\DBAL\Connection;
 use JollyFurrow\Diary\Mark;
 use JollyFurrow\Soil\Extract;
 use JollyFurrow\Soil\FeedSchool;
+use JollyFurrow\Soil\SoilTest;
 use JollyFurrow\Soil\Spread;
 
 /** Journeys through soil, shed, feeding and water: typed, refused, kept, taken back. */
@@ -50,6 +51,19 @@ final class SoilPagesTest extends AppCase
         self::assertStringContainsString('Too acid', $this->text());
         self::assertStringContainsString('of ground limestone in all, for pH 6.5', (string) preg_replace('/\s+/', ' ',
             strip_tags($this->text())));
+        $this->browser->submitForm('Undo');
+        self::assertSame($before, $this->exported());
+    }
+
+    /** Put right, and the correction taken back: the first test is there again, in the same place of the file. */
+    public function testATestThatIsPutRightIsTakenBackWhole(): void
+    {
+        $typed = ['place' => 'A1', 'day' => '2026-02-02', 'ph' => '5.3'];
+        $this->post($this->path('/soil'), $typed);
+        $before = $this->exported();
+        $this->post($this->path('/soil'), ['test' => 't1', 'place' => 'A2', 'ph' => '6.1'] + $typed);
+        self::assertSame([['A2', 6.1]], array_map(static fn (SoilTest $t): array => [$t->bed, $t->ph], $this->snapshot()->soil->tests));
+        $this->browser->followRedirect();
         $this->browser->submitForm('Undo');
         self::assertSame($before, $this->exported());
     }

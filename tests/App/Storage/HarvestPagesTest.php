@@ -7,12 +7,14 @@ namespace App\Tests\Storage;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Keep\Holdings;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\Handling;
 use JollyFurrow\Storage\HarvestLot;
+use JollyFurrow\Storage\PlaceDay;
 use JollyFurrow\Supply\Lot;
 use JollyFurrow\Supply\TrueSupply;
 
@@ -176,6 +178,27 @@ final class HarvestPagesTest extends AppCase
         self::assertResponseStatusCodeSame(422);
         $this->post($this->path('/places/delete'), ['place' => 'root-clamp']);
         self::assertCount(2, $this->snapshot()->store->places);
+    }
+
+    /** A logger's warm days use up a lot's life; the unit is asked where no heading says it. */
+    public function testALoggersFile(): void
+    {
+        $this->harvest(['amount' => '40', 'place' => 'cold', 'day' => '2026-02-25']);
+        $good = fn (): ?string => (Holdings::of($this->snapshot(), $this->service(CropBook::class))->all[0] ?? null)?->likely->iso();
+        $before = $good();
+        $text = "Time,Temperature,RH\n2026-02-26 06:00,59,80\n2026-02-27 06:00,59,80\n2026-03-01 06:00,59,80";
+        $this->post($this->path('/places/logger'), ['place' => 'cold', 'text' => $text, 'unit' => '', 'dates' => '']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Choose one', $this->text());
+        self::assertStringContainsString('06:00,59,80', $this->text(), 'the typing stays');
+        $this->post($this->path('/places/logger'), ['place' => 'cold', 'text' => 'nothing', 'unit' => 'f', 'dates' => '']);
+        self::assertResponseStatusCodeSame(422);
+        $this->post($this->path('/places/logger'), ['place' => 'cold', 'text' => $text, 'unit' => 'f', 'dates' => '']);
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        self::assertStringContainsString('3 days of its logger, 1 days missing', $this->text());
+        self::assertSame([15.0, 15.0, 15.0], array_map(static fn (PlaceDay $d): float => $d->celsius, $this->snapshot()->store->days));
+        self::assertLessThan($before, $good());
     }
 
     /** @param array<string, mixed> $typed */
