@@ -310,11 +310,11 @@ $store = new StoreBook([
     $place('cold-room', 'Cold room', StoreKind::ColdRoom, 1.5, 95, 80), $place('clamp', 'Root clamp', StoreKind::Clamp, 4.0, 96, 70),
     $place('dry-room', 'Dry room', StoreKind::DryRoom, 13.0, 60, 60), $place('loft', 'Packing shed loft', StoreKind::Curing, 25.0, 60, 40),
 ], [
+    $left('2025-07-18', 'F3', 'garlic', 150.0, 'dry-room'),
     $left('2025-09-08', 'B4', 'onion', 420.0, 'dry-room'), $left('2025-09-29', 'D2', 'squash-winter', 26.0, 'dry-room', Flaw::Bruised),
     $left('2025-10-14', 'C7', 'carrot-storage', 900.0, 'cold-room'), $left('2025-10-16', 'C9', 'beet-storage', 380.0, 'clamp', Flaw::Muddy),
     $left('2025-10-20', 'A11', 'potato-storage', 1100.0, 'clamp', Flaw::Wet),
         $left('2025-10-28', 'E2', 'cabbage-storage', 44.0, 'cold-room'),
-    $left('2025-07-18', 'F3', 'garlic', 150.0, 'dry-room'),
 ], [], []);
 $garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
     MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
