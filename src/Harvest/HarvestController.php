@@ -59,6 +59,9 @@ final class HarvestController extends Page
         if ($garden->today->isBefore($day)) {
             Forms::fault($form, 'day', 'That day is still to come.');
         }
+        if (null !== $typed->amount && $typed->amount->units <= 0.0) {
+            Forms::fault($form, 'amount', 'Nothing is no harvest. Write how much it was.');
+        }
         if ($form->isValid()) {
             try {
                 $words = $this->harvesting->keep($visit->gardenId, $visit->accountId, [$typed->lot('', $planting, $garden->today)],
@@ -90,6 +93,9 @@ final class HarvestController extends Page
         $day = '' === $entry->raw('day') ? $garden->today : $entry->day('day');
         if ($garden->today->isBefore($day)) {
             $entry->fault('day', 'That day is still to come.');
+        }
+        if ('' !== $entry->raw('place') && null === $garden->store->place($entry->raw('place'))) {
+            $entry->fault('day', 'That place is not there any more. Choose another one.');
         }
         $ids = $this->snapshot->plantingIds($visit->gardenId);
         $lots = [];

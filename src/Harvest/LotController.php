@@ -97,7 +97,9 @@ final class LotController extends Page
         if ($garden->today->isBefore($day) || $day->isBefore($lot->day)) {
             Forms::fault($form, 'day', 'Choose a day from the harvest to today.');
         }
-        $there = Ledger::on($garden->store, $garden->today)->at($lot->key, $typed->from);
+        // It has to lie there on that day, and not be gone by now.
+        $there = min(Ledger::on($garden->store, $garden->today)->at($lot->key, $typed->from),
+            Ledger::on($garden->store, $day)->at($lot->key, $typed->from));
         $amount = HandlingKind::Looked === $typed->kind ? 0 : (null === $typed->amount ? $there : (int) round(100 * $typed->amount->units));
         if ($amount > $there) {
             Forms::fault($form, 'amount', 'Only '.$this->sayer->goods($this->crops->grown($lot->item,

@@ -64,7 +64,8 @@ final class HarvestPagesTest extends AppCase
 
     public function testWhatIsTypedWrongIsSaidAtItsField(): void
     {
-        foreach ([['amount' => ''], ['amount' => 'many'], ['amount' => '40', 'day' => '2026-03-09'], ['amount' => '40', 'place' => 'moon'],
+        foreach ([['amount' => ''], ['amount' => '0'], ['amount' => 'many'], ['amount' => '40', 'day' => '2026-03-09'],
+            ['amount' => '40', 'place' => 'moon'],
             ['amount' => '40', 'hours' => '-1']] as $typed) {
             $this->harvest($typed);
             self::assertResponseStatusCodeSame(422, json_encode($typed, \JSON_THROW_ON_ERROR));
@@ -110,6 +111,18 @@ final class HarvestPagesTest extends AppCase
         self::assertResponseStatusCodeSame(404);
     }
 
+    /** Sold out of the shed on a day it had not come there yet: it would count nowhere, so it is refused. */
+    public function testNothingIsTakenBeforeItLayThere(): void
+    {
+        $this->harvest(['amount' => '40', 'place' => 'cold', 'day' => '2026-02-25']);
+        $lot = $this->path('/lots/260225-a3-leek');
+        $this->post($lot, ['kind' => 'moved', 'amount' => '15', 'from' => 'cold', 'to' => 'shed', 'day' => '2026-03-01']);
+        self::assertResponseRedirects();
+        $this->post($lot, ['kind' => 'sold', 'amount' => '5', 'from' => 'shed', 'to' => 'stall', 'day' => '2026-02-27']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertCount(1, $this->snapshot()->store->handlings);
+    }
+
     public function testAHarvestIsTakenBackWhole(): void
     {
         $before = $this->exported();
@@ -127,6 +140,8 @@ final class HarvestPagesTest extends AppCase
         $this->post($this->path('/harvest/sheet'), ['day' => '2026-03-01', 'place' => '', $field => '']);
         self::assertResponseStatusCodeSame(422);
         $this->post($this->path('/harvest/sheet'), ['day' => '2026-03-01', 'place' => '', $field => 'a few']);
+        self::assertResponseStatusCodeSame(422);
+        $this->post($this->path('/harvest/sheet'), ['day' => '2026-03-01', 'place' => 'moon', $field => '24']);
         self::assertResponseStatusCodeSame(422);
         $this->post($this->path('/harvest/sheet'), ['day' => '2026-03-01', 'place' => '', $field => '24']);
         self::assertResponseRedirects();
