@@ -7,6 +7,7 @@ namespace JollyFurrow\Job;
 use JollyFurrow\Diary\Worker;
 use JollyFurrow\Task\Site;
 use JollyFurrow\Task\Task;
+use JollyFurrow\Task\TaskKind;
 use JollyFurrow\Task\TaskList;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
@@ -36,6 +37,29 @@ final readonly class WorkWeek
             $monday->plus(7 + self::AHEAD)))];
 
         return self::from($site, $tasks, $week);
+    }
+
+    /**
+     * Hours left beside all other work from today on, day by day.
+     *
+     * @return list<float|null> null: nobody is named who works
+     */
+    public static function beside(TaskKind $work, Site $site, TaskList $list, int $days): array
+    {
+        $today = $site->garden->today;
+        $from = $today->plus(-self::BACK);
+        $tasks = array_values(array_filter([...$list->forgotten($site, $from), ...$list->of($site, Period::between($from,
+            $today->plus($days + self::AHEAD)))], static fn (Task $task): bool => $task->kind !== $work));
+        $free = [];
+        for ($week = $today->week(); \count($free) < $days; $week = $week->monday()->plus(7)->week()) {
+            foreach (self::from($site, $tasks, $week)->days as $day) {
+                if (!$day->day->isBefore($today) && \count($free) < $days) {
+                    $free[] = null === $day->hands ? null : max(0.0, $day->hands - $day->hours());
+                }
+            }
+        }
+
+        return $free;
     }
 
     /** @param list<Task> $tasks all that can fall into the week */

@@ -16,8 +16,11 @@ final readonly class Allocation
     /**
      * @param list<int>                $served units served, by need
      * @param list<array<string, int>> $from   units by planting, by need
+     * @param list<Lot>                $lots   in the order they go
+     * @param list<array<int, int>>    $taken  units by lot, by need
+     * @param list<float>              $left   units nobody took, by lot
      */
-    private function __construct(public array $served, public array $from)
+    private function __construct(public array $served, public array $from, public array $lots, public array $taken, public array $left)
     {
     }
 
@@ -27,14 +30,14 @@ final readonly class Allocation
      */
     public static function of(array $needs, array $lots): self
     {
-        usort($lots, static fn (Lot $a, Lot $b): int => [$a->goodUntil ?? $a->to, $a->from, $a->planting] <=> [$b->goodUntil ?? $b->to,
-            $b->from, $b->planting]);
+        usort($lots, static fn (Lot $a, Lot $b): int => [$a->to, null === $a->goodUntil, $a->from, $a->planting]
+            <=> [$b->to, null === $b->goodUntil, $b->from, $b->planting]);
         $left = array_map(static fn (Lot $lot): float => $lot->units, $lots);
         $served = [];
-        $from = [];
+        $from = $taken = [];
         foreach ($needs as $need) {
             $wanted = $need->units;
-            $sources = [];
+            $sources = $parts = [];
             foreach ($lots as $i => $lot) {
                 if (0 === $wanted) {
                     break;
@@ -47,14 +50,16 @@ final readonly class Allocation
                 if ($take > 0) {
                     $left[$i] -= $take / $sound;
                     $wanted -= $take;
+                    $parts[$i] = $take;
                     $sources[$lot->planting] = ($sources[$lot->planting] ?? 0) + $take;
                 }
             }
             $served[] = $need->units - $wanted;
             $from[] = $sources;
+            $taken[] = $parts;
         }
 
-        return new self($served, $from);
+        return new self($served, $from, $lots, $taken, $left);
     }
 
     /** Share of a lot still sound on a day: it loses from the day it is ready, as the planner counts it. */

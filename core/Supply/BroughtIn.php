@@ -78,9 +78,10 @@ final class BroughtIn
             $left = 0.0;
             foreach ($this->there[$lot->key] ?? [] as $holding) {
                 $left += $holding->units();
-                $known[] = new Lot($key, max($this->garden->today->number, $holding->goodFrom->number), $lot->day->number,
-                    $holding->units(),
-                    $holding->crop->produce->weeklyLoss, $holding->likely->number);
+                // As if cut so that it keeps to its last good day: it goes before or after what stands by that.
+                $known[] = new Lot($key, max($this->garden->today->number, $holding->goodFrom->number), $holding->likely->number
+                    - $holding->crop->produce->keepingDays, $holding->units(), $holding->crop->produce->weeklyLoss,
+                    $holding->likely->number);
             }
             if ($lot->units() - $left > 1e-9) {
                 $known[] = new Lot($key, $lot->day->number, $lot->day->number, $lot->units() - $left, 0.0);

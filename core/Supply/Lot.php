@@ -16,6 +16,7 @@ use JollyFurrow\Planting\Planting;
 final readonly class Lot
 {
     /**
+     * @param int      $to        last day it can be cut; of what lies in store: its last good day less the days it keeps
      * @param int|null $goodUntil of what lies in store: the last day it is good, however long ago it was cut; null: by the reach
      *                            of who wants it
      */

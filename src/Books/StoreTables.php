@@ -6,6 +6,9 @@ namespace App\Books;
 
 use App\Codec\Node;
 use App\Codec\UnusableFile;
+use JollyFurrow\Pick\Cooling;
+use JollyFurrow\Pick\PickTable;
+use JollyFurrow\Pick\PickTraits;
 use JollyFurrow\Storage\Curing;
 use JollyFurrow\Storage\Ethylene;
 use JollyFurrow\Storage\KeepTable;
@@ -25,6 +28,14 @@ final readonly class StoreTables
             $n->text('key', 40), CsvTable::words($n->text('crops', 500)), $n->choice('makes', Ethylene::class),
             $n->choice('suffers', Ethylene::class), self::curing($n), (int) CsvTable::number($n, 'good_from', 200),
             'yes' === $n->text('sprouts', 3), CsvTable::number($n, 'crate', 1000))));
+    }
+
+    /** @throws UnusableFile naming every field that is wrong */
+    public function picking(): PickTable
+    {
+        return new PickTable(CsvTable::rows($this->folder.'/picking.csv', static fn (Node $n): PickTraits => new PickTraits(
+            $n->text('key', 40), CsvTable::words($n->text('crops', 500)), max(1.0, CsvTable::number($n, 'pick', 5000)),
+            max(1.0, CsvTable::number($n, 'clean', 5000)), $n->choice('cool', Cooling::class), 'yes' === $n->text('wet', 3))));
     }
 
     /** "27/60/14..20": degrees C, per cent, days. */

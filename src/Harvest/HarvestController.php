@@ -43,8 +43,13 @@ final class HarvestController extends Page
         $garden = $this->opened($visit);
         $planting = $this->snapshot->planting($visit->gardenId, $request->query->getString('planting'), $garden);
 
-        return $this->show($request, $visit, $garden, $planting, null === $planting ? null : $this->form($garden, $planting,
-            new HarvestData()));
+        $typed = new HarvestData();
+        $units = $request->query->getInt('units');
+        if (null !== $planting && $units > 0) {
+            $typed->amount = $this->crops->grown($planting->item, $planting->variety)->produce->goods((float) $units);
+        }
+
+        return $this->show($request, $visit, $garden, $planting, null === $planting ? null : $this->form($garden, $planting, $typed));
     }
 
     #[Route('/g/{garden}/harvest', name: 'harvest_keep', methods: ['POST'], defaults: self::HAND)]

@@ -24,7 +24,8 @@ final class Navigation
             'shed' => 'Shed', 'water' => 'Water', 'purchases' => 'Purchases'],
         'Crops' => ['crops' => 'Crop book', 'compare' => 'Side by side', 'nursery' => 'Nursery', 'seed' => 'Seed'],
         'Markets' => ['promises' => 'Promises', 'offer' => 'Outlets and products', 'season' => 'Season totals'],
-        'Harvest and store' => ['harvest' => 'Log a harvest', 'store' => 'In store', 'lots' => 'Lots', 'places' => 'Places'],
+        'Harvest and store' => ['pick' => 'Pick list', 'harvest' => 'Log a harvest', 'store' => 'In store',
+            'lots' => 'Lots', 'places' => 'Places'],
         'Records' => ['log' => 'History', 'sprays' => 'Treatments', 'station' => 'Weather'],
         self::GARDEN => ['place' => 'Climate', 'members' => 'Members', 'settings' => 'Settings', 'file' => 'Backup'],
     ];

@@ -14,7 +14,7 @@ final class RoomsTest extends TestCase
         'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
         'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Storage', 'Treatment', 'Diary', 'Garden', 'Keep', 'Bench',
             'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Stock', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
+        'Preparation', 'Ways', 'Supply', 'Stock', 'Pick', 'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
             'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',
         'Job', 'Laboratory', 'Practice', 'Paste', 'Check',

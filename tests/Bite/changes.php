@@ -299,4 +299,18 @@ return [
     ['a report without units', 'core/Laboratory/ReportColumn.php', '$this->value->wantsUnit() && null === $this->unit ? [', 'false ? [',
         'SoilReport'],
     ['two samples of one bed', 'core/Laboratory/SoilReport.php', '\\count($of) > 1)', '\\count($of) > 2)', 'SoilReport'],
+    ['hours a day', 'core/Pick/SpreadDays.php',
+        'return $this->hours[$day] + ($this->overtime', 'return $this->hours[$day] - ($this->overtime', 'SpreadTest'],
+    ['age by the day', 'core/Pick/SpreadWant.php', '($this->day - $picked) * $this->lost',
+        '($this->day - $picked + 1) * $this->lost', 'SpreadTest'],
+    ['nights before the market', 'core/Pick/Kernel/WholeUnits.php', '$night < $want->day; ++$night) {
+                $this->rooms', '$night <= $want->day; ++$night) {
+                $this->rooms', 'Pick'],
+    ['the cheapest hours', 'core/Pick/Kernel/HourFlow.php', 'if ($left <= $least) {', 'if ($left < 0) {', 'SpreadAgainst'],
+    ['nights have a price', 'core/Pick/Spread.php', 'ROUNDS = 30', 'ROUNDS = 0', 'SpreadAgainst'],
+    ['what makes way', 'core/Pick/Kernel/WholeUnits.php', 'WAYS = 6', 'WAYS = 0', 'SpreadAgainst'],
+    ['a treated bed is on no pick list', 'core/Pick/PickWants.php', 'if (null === $against) {', 'if (true) {', 'PickList'],
+    ['old store before the field', 'core/Supply/Allocation.php', 'null === $a->goodUntil, $a->from',
+        'null !== $a->goodUntil, $a->from', 'PickList'],
+    ['picked from today on', 'core/Pick/PickWants.php', '$first = max($today, ', '$first = max(0, ', 'PickList'],
 ];

@@ -17,6 +17,8 @@ use JollyFurrow\Storage\HarvestLot;
 use JollyFurrow\Storage\PlaceDay;
 use JollyFurrow\Supply\Lot;
 use JollyFurrow\Supply\TrueSupply;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Component\Console\Tester\CommandTester;
 
 /** A harvest through to where it lies, where it goes and what may not be picked. Leeks stand on A3. */
 final class HarvestPagesTest extends AppCase
@@ -48,6 +50,33 @@ final class HarvestPagesTest extends AppCase
         self::assertStringContainsString('40 stalks', $this->text());
         $this->browser->request('GET', $this->path('/labels'));
         self::assertStringContainsString('260302-a3-leek', $this->text());
+    }
+
+    /** The stall wants leeks on Saturday: the line of the list opens the form with the amount in it, the command says the same. */
+    public function testFromThePickListToTheLot(): void
+    {
+        /** @var list<array<string, mixed>> $products */
+        $products = SmallGarden::values()['products'];
+        $products[] = ['key' => 'leek', 'name' => 'Leek', 'unit' => 'stalk', 'price_cents' => 90, 'parts' => [['item' => 'leek',
+            'units' => 1.0]]];
+        $file = SmallGarden::json(['products' => $products, 'promises' => [['outlet' => 'stall',
+            'product' => 'leek', 'day' => '2026-03-07', 'quantity' => 19]]] + self::STORES);
+        $this->garden = $this->keep($file);
+        $page = $this->browser->request('GET', $this->path('/pick'));
+        self::assertStringContainsString(': 1 to pick in 0.5 h, 2 crates.', $this->text());
+        $this->browser->click($page->filter('.pick-list a:contains("A3")')->link());
+        $this->browser->submitForm('Save', []);
+        self::assertResponseRedirects();
+        self::assertSame([2200], array_map(static fn (HarvestLot $l): int => $l->hundredths, $this->snapshot()->store->harvests),
+            '19 with the packing loss');
+
+        $path = (string) tempnam(sys_get_temp_dir(), 'pick');
+        file_put_contents($path, $file);
+        $tester = new CommandTester((new Application(self::$kernel ?? self::bootKernel()))->find('pick'));
+        self::assertSame(0, $tester->execute(['file' => $path], ['capture_stderr_separately' => true]));
+        unlink($path);
+        self::assertStringContainsString('"beds":["A3"],"planting":"leek@2025-04-22#1","units":22,"outlets":{"stall":22}',
+            (string) preg_replace('/\s+/', '', $tester->getDisplay()));
     }
 
     /** What is still to come is what was expected less what was lifted. */

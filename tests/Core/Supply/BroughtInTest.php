@@ -44,7 +44,7 @@ final class BroughtInTest extends TestCase
         $lots = self::lots(self::garden($today, $lettuce, [$cut, $lost], [Stores::handling($cut, $today->plus(-1)->iso(),
             HandlingKind::Culled, 1_000, 'cold')]), $lettuce);
 
-        self::assertEquals([new Lot($lettuce->key, $today->number, $today->number - 2, 30.0, 0.0, $today->number - 2 + 14),
+        self::assertEquals([new Lot($lettuce->key, $today->number, $today->number - 2 + 14 - 7, 30.0, 0.0, $today->number - 2 + 14),
             new Lot($lettuce->key, $today->number - 2, $today->number - 2, 10.0, 0.0),
             new Lot($lettuce->key, $today->number, $lettuce->clear->number, 10.0, 0.0)], $lots);
     }

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Pick;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Keep\Holding;
+use JollyFurrow\Keep\Holdings;
+use JollyFurrow\Message\Message;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
+use JollyFurrow\Need\Values;
+use JollyFurrow\Planting\Planting;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Stock\StoreForecast;
+use JollyFurrow\Storage\StoreKind;
+use JollyFurrow\Supply\Allocation;
+use JollyFurrow\Supply\Lot;
+use JollyFurrow\Supply\TrueSupply;
+use JollyFurrow\Time\Day;
+use JollyFurrow\Treatment\PickRule;
+
+/** Who wants what of which bed or store for the market days ahead: by what is lost soonest, the outlet served first first. */
+final class PickWants
+{
+    /** A cut or a picking can be so many days late. */
+    private const LATE = 1;
+    /** Share of its worth that goes while it keeps (own model). */
+    private const LOST = 0.3;
+    /** An outlet served one place earlier is worth so much more (own model). */
+    private const RANK = 0.1;
+
+    /** @var list<PickWant> */
+    public array $field = [];
+    /** @var list<StoreLine> */
+    public array $stored = [];
+    /** @var list<PickShort> */
+    public array $short = [];
+    /** @var array<string, list<Holding>> by item */
+    private readonly array $holdings;
+    /** @var array<string, int> hundredths left, by lot and place */
+    private array $left = [];
+    /** @var array<string, float> cents a unit, by item */
+    private readonly array $values;
+    /** @var array<string, int> by outlet, the one served last 0 */
+    private readonly array $ranks;
+    private readonly PickRule $rule;
+    private readonly TrueSupply $supply;
+
+    public function __construct(private readonly Garden $garden, private readonly CropBook $crops, private readonly PickTable $table)
+    {
+        $this->holdings = Holdings::of($garden, $crops)->byItem();
+        $this->values = Values::of($garden);
+        $this->rule = new PickRule($garden->sprays, $garden->soil);
+        $this->supply = new TrueSupply($garden, $crops);
+        $last = max([0, ...array_map(static fn (Outlet $o): int => $o->priority, $garden->outlets)]);
+        $this->ranks = array_combine(array_map(static fn (Outlet $o): string => $o->key, $garden->outlets),
+            array_map(static fn (Outlet $o): int => $last - $o->priority, $garden->outlets));
+    }
+
+    /** All that is wanted from today to a day. */
+    public static function until(Day $end, Garden $garden, CropBook $crops, PickTable $table): self
+    {
+        $wants = new self($garden, $crops, $table);
+        $lots = $wants->lots();
+        $needs = Needs::of($garden, $crops);
+        foreach ($needs->items() as $item) {
+            $until = array_values(array_filter($needs->for($item), static fn (Need $n): bool => $n->day <= $end->number));
+            $allocation = Allocation::of($until, $lots[$item] ?? []);
+            foreach ($until as $n => $need) {
+                $need->day < $garden->today->number ?: $wants->add($item, $need, $allocation, $n);
+            }
+        }
+
+        return $wants;
+    }
+
+    /** @return array<string, list<Lot>> by item */
+    private function lots(): array
+    {
+        $lots = $this->supply->loose();
+        foreach ($this->garden->plantings as $planting) {
+            if ($this->crops->has($planting->item)) {
+                $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$this->supply->lots($planting)];
+            }
+        }
+
+        return $lots;
+    }
+
+    private function add(string $item, Need $need, Allocation $allocation, int $n): void
+    {
+        $parts = $allocation->taken[$n];
+        foreach ($need->byOutlet as $outlet => $units) {
+            foreach ($parts as $l => $there) {
+                $some = min($units, $there);
+                if ($some > 0) {
+                    $this->from($allocation, $l, $item, $need, (string) $outlet, $some);
+                    $parts[$l] -= $some;
+                    $units -= $some;
+                }
+            }
+            $units <= 0 ?: $this->short[] = new PickShort(Day::of($need->day), $this->crops->get($item), (string) $outlet, $units,
+                Message::of(PickReason::NothingThere));
+        }
+    }
+
+    private function from(Allocation $allocation, int $l, string $item, Need $need, string $outlet, int $units): void
+    {
+        $lot = $allocation->lots[$l];
+        if (null !== $lot->goodUntil) {
+            $this->fromStore($item, $need, $outlet, $units);
+
+            return;
+        }
+        $planting = $this->garden->plantings->get($lot->planting);
+        if (null === $planting) {
+            return;
+        }
+        $crop = $this->crops->grown($planting->item, $planting->variety);
+        $today = $this->garden->today->number;
+        $first = max($today, $lot->from, $need->day - $need->reach);
+        $last = min($need->day, max($first, $lot->to + ($crop->pattern->isStock() ? 0 : self::LATE)));
+        $open = $this->firstOpen($planting, $crop, $first, $last);
+        if ($open instanceof Message) {
+            $this->short[] = new PickShort(Day::of($need->day), $crop, $outlet, $units, $open);
+
+            return;
+        }
+        $this->field[] = $this->want($planting, $crop, $need, $outlet, $units, $open, $last, $this->spare($allocation, $l, $need));
+    }
+
+    /** @param list<array{Planting, float}> $spare */
+    private function want(Planting $planting, Crop $crop, Need $need, string $outlet, int $units, int $first, int $last,
+        array $spare): PickWant
+    {
+        $today = $this->garden->today->number;
+        $traits = $this->table->of($crop);
+        $needs = $this->garden->store->keeping->of($crop);
+        $value = max(1.0, $this->values[$planting->item] ?? 0.0);
+        $place = $crop->habits->coolHours > 0 ? StoreForecast::bestPlace($this->garden, $crop) : null;
+
+        return new PickWant(new SpreadWant($planting->key, $first - $today, $need->day - $today, $units, $traits->hours(),
+            self::LOST * $value / max(1, $crop->produce->keepingDays), $value * $this->garden->settings->shortageFactor
+            * (1 + self::RANK * ($this->ranks[$outlet] ?? 0)), StoreKind::ColdRoom === $place?->kind ? $place->key : null, $needs->crate,
+            $last - $today), $planting, $crop, $traits, $needs, Day::of($need->day), $outlet, $spare);
+    }
+
+    private function fromStore(string $item, Need $need, string $outlet, int $units): void
+    {
+        foreach ($this->holdings[$item] ?? [] as $holding) {
+            $key = $holding->lot->key.' '.$holding->place->key;
+            $left = intdiv($this->left[$key] ?? $holding->hundredths, 100);
+            $some = $need->day <= $holding->likely->number ? min($units, $left) : 0;
+            if ($some > 0) {
+                $this->left[$key] = ($this->left[$key] ?? $holding->hundredths) - 100 * $some;
+                $this->stored[] = new StoreLine(Day::of($need->day), $holding, $some, $outlet);
+                $units -= $some;
+            }
+        }
+    }
+
+    /** The first day from one to another on which all its beds may be harvested; else why not. */
+    private function firstOpen(Planting $planting, Crop $crop, int $first, int $last): int|Message
+    {
+        $against = null;
+        for ($day = $first; $day <= $last; ++$day) {
+            $against = null;
+            foreach ($planting->pieces as $piece) {
+                $against ??= $this->rule->against($piece->bed, $crop, Day::of($day));
+            }
+            if (null === $against) {
+                return $day;
+            }
+        }
+
+        return $against ?? Message::of(PickReason::NothingThere);
+    }
+
+    /** @return list<array{Planting, float}> other plantings that have some nobody takes that would do */
+    private function spare(Allocation $allocation, int $but, Need $need): array
+    {
+        $spare = [];
+        foreach ($allocation->lots as $l => $lot) {
+            $planting = $this->garden->plantings->get($lot->planting);
+            if ($lot->planting !== $allocation->lots[$but]->planting && null === $lot->goodUntil && $allocation->left[$l] >= 1.0
+                && $lot->serves($need->day, $need->reach) && null !== $planting && [] !== $planting->pieces) {
+                $spare[$planting->key] = [$planting, ($spare[$planting->key][1] ?? 0.0) + floor($allocation->left[$l])];
+            }
+        }
+
+        return array_values($spare);
+    }
+}
