@@ -186,16 +186,22 @@ final class Hazards
     /** @return array{int, EndedBy} the day weather ends it, and what of the weather */
     private function ends(Course $course): array
     {
-        $cold = $this->limits->cold;
-        $danger = null === $cold->hurt ? $this->timing->living($cold->kill, $this->cover) : $this->timing->spared($cold->hurt,
-            $this->cover);
         $ends = [\PHP_INT_MAX, EndedBy::Age];
-        foreach ([[GrowthSums::reached($danger, $this->first, $course->ready, self::EVEN_ODDS), EndedBy::Frost],
+        foreach ([[$this->frozenBy($course->ready, self::EVEN_ODDS), EndedBy::Frost],
             [$this->bolts($course), EndedBy::Bolting], [$this->tooCool($course), EndedBy::Cool]] as [$day, $by]) {
             $ends = null !== $day && $day < $ends[0] ? [$day, $by] : $ends;
         }
 
         return $ends;
+    }
+
+    /** The day by which frost has spoiled what is sound on another, at odds: minus the logarithm of the share of years it lives. */
+    public function frozenBy(int $from, float $odds): ?int
+    {
+        $cold = $this->limits->cold;
+
+        return GrowthSums::reached(null === $cold->hurt ? $this->timing->living($cold->kill, $this->cover)
+            : $this->timing->spared($cold->hurt, $this->cover), $this->first, $from, $odds);
     }
 
     private function bolts(Course $course): ?int

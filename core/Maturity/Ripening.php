@@ -199,6 +199,12 @@ final class Ripening
         return $this->hazards()->harvestDays($ripe);
     }
 
+    /** The day by which frost spoils what stands ripe on another, in that share of years; null: none does. */
+    public function frozenBy(int $from, float $share): ?int
+    {
+        return $this->hazards()->frozenBy($from, -log(1 - $share));
+    }
+
     /** Share of a picking left by the heat of its days. */
     public function leftByHeat(int $day): float
     {

@@ -15,9 +15,11 @@ final readonly class ItemStock
      * @param list<Holding>   $holdings
      * @param list<StockLot>  $lots
      * @param list<StockNeed> $needs    from today on
+     * @param GroundHold|null $ground   what stands, left in the ground
+     * @param OtherStore|null $other    what would make it last longer
      */
     public function __construct(public string $item, public Crop $crop, public array $holdings, public array $lots, public array $needs,
-        public FirstOut $out, public LastsUntil $until)
+        public FirstOut $out, public LastsUntil $until, public ?GroundHold $ground = null, public ?OtherStore $other = null)
     {
     }
 

@@ -51,11 +51,15 @@ final readonly class StoreForecast
             if ([] === $stored && !($crops->get($item)->produce->stored && isset($expected[$item]))) {
                 continue;
             }
-            $lots = [...array_map(self::ofHolding(...), $stored), ...self::toCome($garden, $expected[$item] ?? [])];
+            $lying = array_map(self::ofHolding(...), $stored);
+            $toCome = self::toCome($garden, $expected[$item] ?? []);
+            $lots = [...$lying, ...$toCome];
             $wanted = array_values(array_map(static fn (Need $n): StockNeed => new StockNeed($n->day, (float) $n->units),
                 array_filter($needs->for($item), static fn (Need $n): bool => $n->day >= $garden->today->number)));
-            $items[$item] = new ItemStock($item, $crops->get($item), $stored, $lots, $wanted, FirstOut::of($wanted, $lots),
-                LastsUntil::of($wanted, $lots));
+            $until = LastsUntil::of($wanted, $lots);
+            $items[$item] = new ItemStock($item, $crops->get($item), $stored, $lots, $wanted, FirstOut::of($wanted, $lots), $until,
+                GroundHold::of($garden, $expected[$item] ?? [], $lying, $wanted), OtherStore::best($garden, $stored, $toCome, $wanted,
+                    $until));
         }
 
         return new self($holdings, $items, self::rooms($garden, $items, $expected));

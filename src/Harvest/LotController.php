@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Harvest;
 
+use App\Crop\SheetFile;
 use App\Form\Forms;
 use App\Log\ChangeLog;
 use App\Shared\Page;
@@ -48,6 +49,25 @@ final class LotController extends Page
             'ledger' => Ledger::on($garden->store, $garden->today), 'lots' => \array_slice($lots, 0, self::SHOWN),
             'more' => max(0, \count($lots) - self::SHOWN), 'wanted' => $wanted, 'items' => array_values(array_unique(array_map(
                 static fn (HarvestLot $l): string => $l->item, $garden->store->harvests)))], 'lots');
+    }
+
+    /** Every lot and what became of it: units of sale, ISO dates. */
+    #[Route('/g/{garden}/lots.csv', name: 'lots_csv', methods: ['GET'], priority: 1)]
+    public function csv(Visit $visit): Response
+    {
+        $garden = $this->opened($visit);
+        $ledger = Ledger::on($garden->store, $garden->today);
+        $rows = [['lot', 'day', 'crop', 'variety', 'bed', 'grade', 'unit', 'lifted', 'in store', 'sold', 'lost', 'hours', 'place']];
+        foreach ($garden->store->harvests as $lot) {
+            $amount = static fn (int $hundredths): string => (string) ($hundredths / 100);
+            $rows[] = [$lot->key, $lot->day->iso(), $lot->item, $lot->variety, $lot->bed, $lot->grade->value,
+                $this->crops->grown($lot->item, $lot->variety)->produce->unit, $amount($lot->hundredths), $amount($ledger->left($lot->key)),
+                $amount($ledger->sold($lot->key)), $amount($ledger->culled($lot->key)), null === $lot->minutes ? ''
+                : (string) round($lot->minutes / 60, 2), $garden->store->place($lot->place)->name ?? ''];
+        }
+
+        return new Response(SheetFile::toCsv($rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8',
+            'Content-Disposition' => 'attachment; filename="lots.csv"', 'Cache-Control' => 'no-store']);
     }
 
     #[Route('/g/{garden}/lots/{lot}', name: 'lot', methods: ['GET'])]

@@ -9,7 +9,11 @@ use App\Shared\Visit;
 use App\Store\Snapshot;
 use App\Wording\Formatter;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Stock\RoomWeeks;
 use JollyFurrow\Stock\StoreForecast;
+use JollyFurrow\Stock\WayOut;
+use JollyFurrow\Stock\WaysOut;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -27,8 +31,17 @@ final class StoreController extends Page
         $forecast = StoreForecast::of($garden, $crops);
 
         return $this->page($request, 'harvest/store.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $crops,
-            'forecast' => $forecast, 'short' => $forecast->short(), 'chart' => StoreChart::of($forecast, $crops),
+            'forecast' => $forecast, 'ways' => self::ways($garden, $forecast),
+            'ids' => $snapshot->plantingIds($visit->gardenId), 'short' => $forecast->short(), 'chart' => StoreChart::of($forecast, $crops),
             'first' => \array_slice($forecast->holdings->all, 0, self::FIRST),
             'more' => max(0, \count($forecast->holdings->all) - self::FIRST)], 'store');
+    }
+
+    /** @return list<array{RoomWeeks, list<WayOut>}> places that get full, with ways out */
+    private static function ways(Garden $garden, StoreForecast $forecast): array
+    {
+        $full = array_values(array_filter($forecast->rooms, static fn (RoomWeeks $r): bool => null !== $r->fullFrom()));
+
+        return array_map(static fn (RoomWeeks $r): array => [$r, WaysOut::of($garden, $forecast, $r)], $full);
     }
 }

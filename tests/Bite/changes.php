@@ -313,4 +313,9 @@ return [
     ['old store before the field', 'core/Supply/Allocation.php', 'null === $a->goodUntil, $a->from',
         'null !== $a->goodUntil, $a->from', 'PickList'],
     ['picked from today on', 'core/Pick/PickWants.php', '$first = max($today, ', '$first = max(0, ', 'PickList'],
+    ['elsewhere there has to be room', 'core/Stock/WaysOut.php', '<= $room->place->crates;', '<= 99 + $room->place->crates;', 'WaysOut'],
+    ['elsewhere it has to keep', 'core/Stock/WaysOut.php', 'min($least, self::LEAST)', '0', 'WaysOut'],
+    ['frost in one year of ten', 'core/Stock/GroundHold.php',
+        '$garden, $expected, Odds::OneYearInTen', '$garden, $expected, Odds::EverySecondYear', 'WaysOut'],
+    ['colder by four degrees', 'core/Stock/OtherStore.php', '$h->place->celsius - self::COLDER)', '$h->place->celsius)', 'WaysOut'],
 ];

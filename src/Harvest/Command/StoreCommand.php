@@ -61,7 +61,10 @@ final class StoreCommand extends Command
     {
         return ['item' => $item->item, 'in_store' => $item->there(), 'short_from' => $item->endsOn()?->iso(),
             'short_units' => round($item->until->short, 1), 'share_that_lasts' => round($item->until->share, 4),
-            'promised_to' => $item->lastPromised()?->iso()];
+            'promised_to' => $item->lastPromised()?->iso(),
+            'left_in_the_ground_to' => null === $item->ground ? null : ['nine_years_in_ten' => $item->ground->sure->iso(),
+                'every_second_year' => $item->ground->evens->iso()],
+            'would_last_longer' => null === $item->other ? null : ['place' => $item->other->place?->key, 'colder' => $item->other->colder]];
     }
 
     /** @return array<string, mixed> */

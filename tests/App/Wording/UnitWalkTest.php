@@ -26,7 +26,7 @@ final class UnitWalkTest extends AppCase
         'temper', 'wishes_cost', 'soil_report',
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
-    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'file_lists_out', 'crops_export',
+    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'lots_csv', 'file_lists_out', 'crops_export',
         'file_export'];
 
     /** @return iterable<string, array{0: string, 1?: array<string, string>, 2?: bool}> path, what is sent, whether it comes as a panel */
