@@ -11,6 +11,7 @@ use JollyFurrow\Recipe\Tools;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
 use JollyFurrow\Work\CareStep;
+use JollyFurrow\Work\WeedSize;
 
 /** Care of what stands: weed passes, thinning, hilling, strings, side shoots, and by own rules. */
 final readonly class CareTasks implements TaskSource

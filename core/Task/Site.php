@@ -27,6 +27,7 @@ use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Work\CareCalendar;
+use JollyFurrow\Work\WeedSize;
 
 /** The garden as one who looks for work sees it: what stands, what was noted, what a planting is worth. */
 final readonly class Site

@@ -9,6 +9,7 @@ use JollyFurrow\Diary\TaskId;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Work\WeedSize;
 
 /** One dated step of one planting, block or garden: the smallest thing that is done and ticked. */
 final readonly class Task

@@ -38,6 +38,9 @@ enum TaskKind: string
     case Pick = 'pick';
     /** All of it at once, for store. */
     case Lift = 'lift';
+    /** What was lifted, before it is stored. */
+    case Cure = 'cure';
+    case LookStore = 'look-store';
     case Clear = 'clear';
     case Paths = 'paths';
     case Walk = 'walk';

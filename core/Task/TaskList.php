@@ -23,7 +23,7 @@ final readonly class TaskList
     public static function usual(): self
     {
         return new self([new PreparationTasks(), new NurseryTasks(), new GroundTasks(), new CareTasks(), new SoilTasks(), new CoverTasks(),
-            new HarvestTasks(), new GardenTasks(), new DayTasks(), new FrostTasks()]);
+            new HarvestTasks(), new StoreTasks(), new GardenTasks(), new DayTasks(), new FrostTasks()]);
     }
 
     /**

@@ -10,10 +10,12 @@ use App\Store\Snapshot;
 use App\Wording\Formatter;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Keep\Holding;
 use JollyFurrow\Stock\RoomWeeks;
 use JollyFurrow\Stock\StoreForecast;
 use JollyFurrow\Stock\WayOut;
 use JollyFurrow\Stock\WaysOut;
+use JollyFurrow\Storage\CuringProgress;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -32,9 +34,27 @@ final class StoreController extends Page
 
         return $this->page($request, 'harvest/store.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $crops,
             'forecast' => $forecast, 'ways' => self::ways($garden, $forecast),
-            'ids' => $snapshot->plantingIds($visit->gardenId), 'short' => $forecast->short(), 'chart' => StoreChart::of($forecast, $crops),
+            'ids' => $snapshot->plantingIds($visit->gardenId),
+            'curing' => self::curing($garden,
+                $forecast->holdings->all), 'short' => $forecast->short(), 'chart' => StoreChart::of($forecast, $crops),
             'first' => \array_slice($forecast->holdings->all, 0, self::FIRST),
             'more' => max(0, \count($forecast->holdings->all) - self::FIRST)], 'store');
+    }
+
+    /**
+     * @param list<Holding> $holdings
+     *
+     * @return list<array{Holding, CuringProgress}> what still cures, or should be looked at
+     */
+    private static function curing(Garden $garden, array $holdings): array
+    {
+        $curing = [];
+        foreach ($holdings as $holding) {
+            $progress = CuringProgress::of($holding->lot, $holding->needs, $garden->today);
+            null === $progress ?: $curing[] = [$holding, $progress];
+        }
+
+        return $curing;
     }
 
     /** @return list<array{RoomWeeks, list<WayOut>}> places that get full, with ways out */

@@ -35,6 +35,9 @@ final readonly class JobWords
             TaskKind::Prepare, TaskKind::Care, TaskKind::Yearly, TaskKind::Own, TaskKind::Paths => $task->name,
             TaskKind::Feed => $this->translator->trans('feed-verb', ['name' => $task->name]),
             TaskKind::Irrigate => $this->translator->trans('irrigate-verb', ['name' => $task->name]),
+            TaskKind::Cure => $this->translator->trans('cure-verb.'.explode('/', $task->name, 2)[0],
+                ['crop' => mb_strtolower(explode('/', $task->name, 2)[1] ?? '')]),
+            TaskKind::LookStore => $this->translator->trans('look-store-verb', ['name' => $task->name]),
             TaskKind::SowTrays => $this->translator->trans('sow-verb.'.('' === $task->name ? Container::Cells->value : $task->name)),
             TaskKind::Weed => null === $task->weeds || !str_starts_with($task->name, 'Weed pass') ? $task->name
                 : $this->translator->trans('weed-verb.'.$task->weeds->value, ['tool' => $task->tool]),

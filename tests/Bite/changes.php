@@ -318,4 +318,9 @@ return [
     ['frost in one year of ten', 'core/Stock/GroundHold.php',
         '$garden, $expected, Odds::OneYearInTen', '$garden, $expected, Odds::EverySecondYear', 'WaysOut'],
     ['colder by four degrees', 'core/Stock/OtherStore.php', '$h->place->celsius - self::COLDER)', '$h->place->celsius)', 'WaysOut'],
+    ['turned every five days', 'core/Storage/CuringProgress.php', '$n < $this->curing->least;', '$n <= $this->curing->most;', 'StoreTasks'],
+    ['cured by its least', 'core/Storage/CuringProgress.php', '$this->days >= $this->curing->least', '$this->days > $this->curing->least',
+        'StoreTasks'],
+    ['a store is gone through every second week', 'core/Task/StoreTasks.php', 'WEEKS = 2', 'WEEKS = 1', 'StoreTasks'],
+    ['what is gone is not turned', 'core/Task/StoreTasks.php', '[] === ($there[$lot->key] ?? []) || ', '', 'StoreTasks'],
 ];

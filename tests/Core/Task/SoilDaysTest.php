@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Task;
 
-use JollyFurrow\Task\WeedSize;
 use JollyFurrow\Tests\Support\Work;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Work\WeedSize;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -35,12 +35,12 @@ use JollyFurrow\Task\SoilDays;
 use JollyFurrow\Task\Task;
 use JollyFurrow\Task\TaskKind;
 use JollyFurrow\Task\TaskList;
-use JollyFurrow\Task\WeedSize;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Work;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Time\Period;
+use JollyFurrow\Work\WeedSize;
 use PHPUnit\Framework\TestCase;
 
 /** Which tasks come of what stands, and on which day. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Task;
+namespace JollyFurrow\Work;
 
 /**
  * How large weeds have grown since their pass was due, and what it takes then. Tools are common practice, no source; days
