@@ -45,7 +45,7 @@ final readonly class FieldWork
         [$part, $elsewhere] = $this->byHand->onBed($garden, $planting, $at);
         $rest = null === $elsewhere ? [] : [$elsewhere];
         $this->check($garden, $part, $note);
-        if (null !== $note->length && $note->length->micrometres < $part->length()->micrometres) {
+        if (null !== $note->length && Happening::Sampled !== $note->what && $note->length->micrometres < $part->length()->micrometres) {
             [$part, $other] = $this->byHand->split($garden->with([...$garden->plantings, ...$rest]), $part, $note->length->micrometres);
             $rest = $restStays ? [$other, ...$rest] : $rest;
         }
@@ -56,6 +56,7 @@ final readonly class FieldWork
             Happening::Planted => $this->byHand->intoGroundOn($garden, $part, $note->day)->but(standing: Standing::Growing),
             Happening::Emerged => $this->emerged($garden, $part, $note)->but(stand: $note->share ?? 1.0),
             Happening::Seen => $this->seen($garden, $part, $note),
+            Happening::Sampled => $this->sampled($garden, $part, $note),
             Happening::Picked => $this->picked($part, $note),
             Happening::Finished => self::ended($part, $note),
             Happening::Lost => $this->lost($part, $note),
@@ -78,7 +79,8 @@ final readonly class FieldWork
             Standing::Planned => Method::Sown === $planting->method ? [Happening::Sown, Happening::Begun]
                 : [Happening::Sown, Happening::Planted, Happening::Begun],
             Standing::InNursery => [Happening::Planted, Happening::Begun, Happening::Emerged, Happening::Lost],
-            Standing::Growing => [Happening::Emerged, Happening::Seen, Happening::Picked, Happening::Finished, Happening::Lost],
+            Standing::Growing => [Happening::Emerged, Happening::Seen, Happening::Sampled, Happening::Picked,
+                Happening::Finished, Happening::Lost],
             Standing::Cleared => [],
         };
     }
@@ -95,11 +97,12 @@ final readonly class FieldWork
             return self::possible($planting);
         }
         if (!$today->isBefore($planting->ready)) {
-            return [Happening::Picked, Happening::Finished, Happening::Seen, Happening::Lost];
+            return [Happening::Picked, Happening::Finished, Happening::Sampled, Happening::Seen, Happening::Lost];
         }
         $mayComeUp = Method::Sown === $planting->method && $today->isBefore($planting->ground->plus(self::COMES_UP_WITHIN));
 
-        return [...($mayComeUp ? [Happening::Emerged] : []), Happening::Seen, Happening::Lost, Happening::Picked, Happening::Finished];
+        return [...($mayComeUp ? [Happening::Emerged] : []), Happening::Seen, Happening::Sampled, Happening::Lost, Happening::Picked,
+            Happening::Finished];
     }
 
     private function check(Garden $garden, Planting $planting, FieldNote $note): void
@@ -148,6 +151,16 @@ final readonly class FieldWork
             ?? $note->day->number + (int) round($days);
 
         return Reforecast::redated($part, Day::of($ready));
+    }
+
+    /** What a metre or so gave is what each metre gives; a sign dates it, too. */
+    private function sampled(Garden $garden, Planting $part, FieldNote $note): Planting
+    {
+        $metres = $note->length?->metres() ?? throw CannotBeDone::of('length', NotDone::NoLength);
+        $units = $note->units ?? throw CannotBeDone::of('units', NotDone::NoUnits);
+        $found = $part->but(perMetre: $units / $metres / max(0.01, $part->stand));
+
+        return null === $note->sign ? $found : $this->seen($garden, $found, $note);
     }
 
     /** The first picking sets the day it was ready. What is left of a stock is noted; nothing left ends it. */

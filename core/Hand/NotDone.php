@@ -29,6 +29,7 @@ enum NotDone: string implements Code
     case BeforeItBegan = 'before-it-began';
     /** Values: length. */
     case LongerThanItIs = 'longer-than-it-is';
+    case NoUnits = 'no-units';
     case NoSign = 'no-sign';
     case NoSuchSign = 'no-such-sign';
 }

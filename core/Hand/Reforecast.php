@@ -153,6 +153,6 @@ final readonly class Reforecast
     private static function wasSeen(Garden $garden, Planting $planting): bool
     {
         return [] !== array_filter($garden->notes, static fn (FieldNote $n): bool => $n->planting === $planting->key
-            && Happening::Seen === $n->what);
+            && null !== $n->sign);
     }
 }

@@ -12,6 +12,8 @@ enum Happening: string
     case Planted = 'planted';
     case Emerged = 'emerged';
     case Seen = 'seen';
+    /** Some of it was pulled and counted: its length and units are those of the sample. */
+    case Sampled = 'sampled';
     case Picked = 'picked';
     case Finished = 'finished';
     case Lost = 'lost';

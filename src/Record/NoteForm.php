@@ -46,7 +46,8 @@ final readonly class NoteForm
         if (!\in_array($entry->raw('at'), ['', ...self::beds($planting)], true)) {
             $entry->fault('at', 'It does not lie on that bed. Choose one of the list.');
         }
-        $sign = Happening::Seen === $what ? $entry->choice('sign', Sign::class) : null;
+        $sign = Happening::Seen === $what || (Happening::Sampled === $what && '' !== $entry->raw('sign'))
+            ? $entry->choice('sign', Sign::class) : null;
 
         return $entry->isGood() ? new FieldNote($planting->key, $what, $day, $length, $share, $units, $words, $sign) : null;
     }
@@ -68,6 +69,7 @@ final readonly class NoteForm
     {
         $produce = $this->book->grown($planting->item, $planting->variety)->produce;
         $how = array_filter([
+            Happening::Sampled === $note->what && null !== $note->length ? $this->sayer->long($note->length).' gave' : '',
             $after[0]->length()->equals($planting->length()) ? ''
                 : $this->sayer->long($after[0]->length()).' of '.$this->sayer->long($planting->length()),
             null === $note->units ? '' : $this->sayer->goods($produce->goods($note->units)),

@@ -318,6 +318,7 @@ return [
     ['frost in one year of ten', 'core/Stock/GroundHold.php',
         '$garden, $expected, Odds::OneYearInTen', '$garden, $expected, Odds::EverySecondYear', 'WaysOut'],
     ['colder by four degrees', 'core/Stock/OtherStore.php', '$h->place->celsius - self::COLDER)', '$h->place->celsius)', 'WaysOut'],
+    ['a sample counts by its length', 'core/Hand/FieldWork.php', '$units / $metres /', '$units /', 'FieldWork'],
     ['turned every five days', 'core/Storage/CuringProgress.php', '$n < $this->curing->least;', '$n <= $this->curing->most;', 'StoreTasks'],
     ['cured by its least', 'core/Storage/CuringProgress.php', '$this->days >= $this->curing->least', '$this->days > $this->curing->least',
         'StoreTasks'],

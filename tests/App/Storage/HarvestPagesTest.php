@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Tests\Storage;
 
+use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Keep\Holdings;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
+use JollyFurrow\Planting\Planting;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\Handling;
@@ -77,6 +79,22 @@ final class HarvestPagesTest extends AppCase
         unlink($path);
         self::assertStringContainsString('"beds":["A3"],"planting":"leek@2025-04-22#1","units":22,"outlets":{"stall":22}',
             (string) preg_replace('/\s+/', '', $tester->getDisplay()));
+    }
+
+    /** "Pulled 2 m: 18 stalks": what each metre gives, and so what is still to come. */
+    public function testASampleFromTheBed(): void
+    {
+        $planting = fn (): Planting => $this->snapshot()->plantings->get(self::LEEK) ?? throw new \LogicException();
+        $id = $this->service(Snapshot::class)->plantingIds($this->garden)[self::LEEK];
+        $this->browser->request('GET', $this->path('/planting/'.$id.'/note?what=sampled'));
+        $this->browser->submitForm('Save: sampled', ['length' => '2 m', 'units' => '']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Write how much there was', $this->text());
+        $this->browser->submitForm('Save: sampled', ['length' => '2 m', 'units' => '18']);
+        self::assertResponseRedirects();
+
+        self::assertEqualsWithDelta(9.0, $planting()->yieldPerMetre(), 1e-9);
+        self::assertSame([Happening::Sampled], array_map(static fn (FieldNote $n): Happening => $n->what, $this->snapshot()->notes));
     }
 
     /** What is still to come is what was expected less what was lifted. */

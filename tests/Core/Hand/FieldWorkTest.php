@@ -8,6 +8,7 @@ use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Maturity\Sign;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
@@ -96,6 +97,28 @@ final class FieldWorkTest extends TestCase
     }
 
     /** Picked for the first time on 8 May with half left: half is cut by then, half is still to come. */
+    public function testASampleCorrectsWhatAMetreGives(): void
+    {
+        $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing)->but(stand: 0.8);
+        $sample = static fn (?float $units, ?Length $length, ?Sign $sign): FieldNote => new FieldNote($radish->key, Happening::Sampled,
+            Day::parse('2026-05-05'), $length, null, $units, '', $sign);
+        [$found] = $all = $this->after($radish, $sample(9.0, Length::fromMetres(1.5), null), '2026-05-05');
+
+        self::assertCount(1, $all, 'the sample is no part of its own');
+        self::assertEqualsWithDelta(6.0, $found->yieldPerMetre(), 1e-9, 'nine on a metre and a half, of the stand there is');
+        self::assertSame(['2026-05-10', '2026-05-10'], [$radish->ready->iso(), $found->ready->iso()]);
+        [$fit] = $this->after($radish, $sample(9.0, Length::fromMetres(1.5), Sign::FitNow), '2026-05-05');
+        self::assertSame('2026-05-05', $fit->ready->iso());
+        foreach (['length' => $sample(9.0, null, null), 'units' => $sample(null, Length::fromMetres(1), null)] as $field => $note) {
+            try {
+                $this->after($radish, $note, '2026-05-05');
+                self::fail('nothing to go by');
+            } catch (CannotBeDone $not) {
+                self::assertSame($field, $not->field);
+            }
+        }
+    }
+
     public function testPickedEarlyWithAShareLeft(): void
     {
         $radish = LittleGarden::radish('2026-04-10', standing: Standing::Growing);
