@@ -18,8 +18,10 @@ use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\HarvestLot;
+use JollyFurrow\Storage\ScaleStream;
 use JollyFurrow\Storage\StorePlace;
 use JollyFurrow\Treatment\MayNotBePicked;
+use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -29,11 +31,13 @@ use Symfony\Component\Routing\Attribute\Route;
 final class HarvestController extends Page
 {
     private const SOON = 5;
+    /** An empty crate, grams (common practice, no source). */
+    private const CRATE = 1500.0;
     private const MOST_GRAMS = 100_000_000.0;
     private const HAND = ['_least' => Role::Hand->value];
 
     public function __construct(private readonly Forms $forms, private readonly Snapshot $snapshot, private readonly CropBook $crops,
-        private readonly Harvesting $harvesting)
+        private readonly Harvesting $harvesting, private readonly Scale $scale)
     {
     }
 
@@ -60,6 +64,9 @@ final class HarvestController extends Page
             ?? throw $this->createNotFoundException('There is no such planting.');
         $typed = new HarvestData();
         $form = $this->form($garden, $planting, $typed)->submit($request->request->all());
+        if ($request->request->has('scale')) {
+            return $this->weighed($request, $visit, $garden, $planting, $typed);
+        }
         $day = $typed->day ?? $garden->today;
         if ($garden->today->isBefore($day)) {
             Forms::fault($form, 'day', 'That day is still to come.');
@@ -79,6 +86,20 @@ final class HarvestController extends Page
                 Forms::fault($form, 'amount', $this->sayer->why($meanwhile));
             }
         }
+
+        return $this->show($request, $visit, $garden, $planting, $form);
+    }
+
+    /** The form with what the scale came to rest at, or with what is wrong; nothing is saved yet. */
+    private function weighed(Request $request, Visit $visit, Garden $garden, Planting $planting, HarvestData $typed): Response
+    {
+        $produce = $this->crops->grown($planting->item, $planting->variety)->produce;
+        $tare = $typed->crates * self::CRATE;
+        $about = 100 * ($typed->amount->units ?? $planting->yieldPerMetre() * min(4.0, $planting->bedMetres()));
+        $read = ScaleStream::read($this->scale->lines($planting, $about + $tare), $tare);
+        $typed->amount = null === $read->grams ? $typed->amount : $produce->goods(round($read->grams / 100, 2));
+        $form = $this->form($garden, $planting, $typed);
+        null === $read->fault ?: $form->get('amount')->addError(new FormError($this->sayer->word($read->fault)));
 
         return $this->show($request, $visit, $garden, $planting, $form);
     }

@@ -19,6 +19,9 @@ final class HarvestData
 
     #[Assert\NotNull(message: 'Please write how much it was.')]
     public ?Goods $amount = null;
+    /** On the scale, with what is weighed. */
+    #[Assert\Range(notInRangeMessage: 'Please write crates from 0 to 100.', min: 0, max: 100)]
+    public int $crates = 1;
     public Grade $grade = Grade::First;
     /** Key of a place; empty: straight to market. */
     public string $place = '';

@@ -14,6 +14,7 @@ use JollyFurrow\Storage\Grade;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\CheckboxType;
 use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
+use Symfony\Component\Form\Extension\Core\Type\IntegerType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\OptionsResolver\OptionsResolver;
@@ -29,6 +30,10 @@ final class HarvestType extends AbstractType
             ? 'such as 12.5 kg or 27 lb' : 'of '.$produce->unit.(str_ends_with($produce->unit, 'ch') ? 'es' : 's')])
             ->add('place', ChoiceType::class, ['label' => 'Where it goes', 'choices' => ['to market' => '', ...$options['places']],
                 'empty_data' => '']);
+        if ($produce->isByWeight()) {
+            $builder->add('crates', IntegerType::class, ['label' => 'Crates on the scale, 1.5 kg each', 'required' => false,
+                'empty_data' => '0']);
+        }
         if (\count($options['beds']) > 1) {
             $builder->add('bed', ChoiceType::class, ['label' => 'From which bed', 'choices' => $options['beds'], 'empty_data' => '']);
         }

@@ -319,6 +319,8 @@ return [
         '$garden, $expected, Odds::OneYearInTen', '$garden, $expected, Odds::EverySecondYear', 'WaysOut'],
     ['colder by four degrees', 'core/Stock/OtherStore.php', '$h->place->celsius - self::COLDER)', '$h->place->celsius)', 'WaysOut'],
     ['a sample counts by its length', 'core/Hand/FieldWork.php', '$units / $metres /', '$units /', 'FieldWork'],
+    ['the scale rests', 'core/Storage/ScaleStream.php', 'WITHIN = 20.0', 'WITHIN = 30.0', 'ScaleStream'],
+    ['the crates are no harvest', 'core/Storage/ScaleStream.php', '$rest - $tare', '$rest', 'ScaleStream'],
     ['turned every five days', 'core/Storage/CuringProgress.php', '$n < $this->curing->least;', '$n <= $this->curing->most;', 'StoreTasks'],
     ['cured by its least', 'core/Storage/CuringProgress.php', '$this->days >= $this->curing->least', '$this->days > $this->curing->least',
         'StoreTasks'],

@@ -81,6 +81,24 @@ final class HarvestPagesTest extends AppCase
             (string) preg_replace('/\s+/', '', $tester->getDisplay()));
     }
 
+    /** Five kilograms in two crates: the scale fills the field, and nothing is saved before somebody does. */
+    public function testFromTheScale(): void
+    {
+        /** @var list<array<string, mixed>> $plantings */
+        $plantings = SmallGarden::values()['plantings'];
+        $this->garden = $this->keep(SmallGarden::json(['plantings' => [['key' => 'carrot-storage@2025-04-22#1',
+            'item' => 'carrot-storage', 'method' => 'sown'] + $plantings[0]]] + self::STORES));
+        $page = $this->browser->request('GET', $this->path('/harvest'));
+        $this->browser->click($page->filter('.tap-list a:contains("A3")')->link());
+        $this->browser->submitForm('Weigh', ['amount' => '5 kg', 'crates' => '2']);
+        self::assertResponseIsSuccessful();
+        self::assertSame([], $this->snapshot()->store->harvests);
+        $this->browser->submitForm('Save', []);
+        self::assertResponseRedirects();
+
+        self::assertEqualsWithDelta(5_000, $this->snapshot()->store->harvests[0]->hundredths, 10, 'within ten grams');
+    }
+
     /** "Pulled 2 m: 18 stalks": what each metre gives, and so what is still to come. */
     public function testASampleFromTheBed(): void
     {

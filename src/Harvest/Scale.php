@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Harvest;
+
+use JollyFurrow\Planting\Planting;
+
+/** The scale of the packing shed. */
+interface Scale
+{
+    /**
+     * What it says while a crate stands on it.
+     *
+     * @param float $grams about what lies on it: only a scale that is not there needs it
+     *
+     * @return list<string> the oldest first
+     */
+    public function lines(Planting $planting, float $grams): array;
+}
