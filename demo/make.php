@@ -9,7 +9,9 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
+use App\Books\CropBookFile;
 use App\File\GardenWriter;
+use JollyFurrow\Book\BookReader;
 use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Climate\MonthlyMeans;
 use JollyFurrow\Crop\Method;
@@ -316,6 +318,18 @@ $store = new StoreBook([
     $left('2025-10-20', 'A11', 'potato-storage', 1100.0, 'clamp', Flaw::Wet),
         $left('2025-10-28', 'E2', 'cabbage-storage', 44.0, 'cold-room'),
 ], [], []);
+// What the past crops gave: near what the book says, by chance, straight to market.
+$crops = (new BookReader())->read((new CropBookFile(dirname(__DIR__).'/data/crops.csv'))->all());
+$lots = $store->harvests;
+foreach ($history as $past) {
+    $crop = $crops->get($past->crop);
+    $day = $past->cleared->plus(-$chance->getInt(0, 6));
+    $units = floor($crop->produce->perMetre * 25 * $chance->getInt(60, 105) / 100);
+    $lots[] = new HarvestLot(HarvestLot::code($day, $past->stretch->bed, $past->crop), $day, $past->crop, $past->crop, '',
+        $past->stretch->bed, Grade::First, (int) (100 * $units), (int) ceil(60 * $units / 90));
+}
+usort($lots, static fn (HarvestLot $a, HarvestLot $b): int => [$a->day->number, $a->key] <=> [$b->day->number, $b->key]);
+$store = new StoreBook($store->places, $lots, [], []);
 $garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
     MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
     $own, diary: $diary, soil: $soil, store: $store);

@@ -14,8 +14,9 @@ use JollyFurrow\Time\Day;
 /** Ways out of a room that gets full: of the crop that fills it most, put elsewhere, left standing, sold sooner, grown less. */
 final readonly class WaysOut
 {
-    /** Days something put elsewhere has to keep there, at most. */
-    private const LEAST = 56;
+    /** Days something put elsewhere has to keep there, as long as the room is full but within these. */
+    private const LEAST = 28;
+    private const MOST = 56;
     private const HAIR = 1e-6;
 
     /** @return list<WayOut> none where the room is not full */
@@ -68,7 +69,7 @@ final readonly class WaysOut
         $rate = (new ShelfLife($needs))->rate($place->celsius, (float) $place->humidity);
         $days = (int) floor($needs->likely / max(1e-6, $rate));
 
-        return $days < min($least, self::LEAST) ? null : $from->plus(min(3650, $days));
+        return $days < max(self::LEAST, min($least, self::MOST)) ? null : $from->plus(min(3650, $days));
     }
 
     private static function hasRoom(RoomWeeks $room, int $week, float $crates): bool

@@ -49,6 +49,16 @@ final class BroughtInTest extends TestCase
             new Lot($lettuce->key, $today->number, $lettuce->clear->number, 10.0, 0.0)], $lots);
     }
 
+    /** Its bed was to be cleared yesterday: what nobody brought in is not there. */
+    public function testNothingIsLeftWhenItsTimeIsOver(): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
+        $cut = Stores::lot('lettuce-head', $lettuce->ready->iso(), 3_000, '', $lettuce->key);
+
+        self::assertCount(2, self::lots(self::garden($lettuce->clear, $lettuce, [$cut]), $lettuce));
+        self::assertCount(1, self::lots(self::garden($lettuce->clear->plus(1), $lettuce, [$cut]), $lettuce));
+    }
+
     /** More than was hoped for: nothing is to come. */
     public function testMoreThanExpected(): void
     {
