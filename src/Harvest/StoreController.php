@@ -10,6 +10,7 @@ use App\Store\Snapshot;
 use App\Wording\Formatter;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Keep\BandAlarm;
 use JollyFurrow\Keep\Holding;
 use JollyFurrow\Stock\RoomWeeks;
 use JollyFurrow\Stock\StoreForecast;
@@ -34,7 +35,7 @@ final class StoreController extends Page
 
         return $this->page($request, 'harvest/store.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $crops,
             'forecast' => $forecast, 'ways' => self::ways($garden, $forecast),
-            'ids' => $snapshot->plantingIds($visit->gardenId),
+            'ids' => $snapshot->plantingIds($visit->gardenId), 'alarms' => BandAlarm::all($garden),
             'curing' => self::curing($garden,
                 $forecast->holdings->all), 'short' => $forecast->short(), 'chart' => StoreChart::of($forecast, $crops),
             'first' => \array_slice($forecast->holdings->all, 0, self::FIRST),
