@@ -321,7 +321,7 @@ return [
     ['a sample counts by its length', 'core/Hand/FieldWork.php', '$units / $metres /', '$units /', 'FieldWork'],
     ['the scale rests', 'core/Storage/ScaleStream.php', 'WITHIN = 20.0', 'WITHIN = 30.0', 'ScaleStream'],
     ['the crates are no harvest', 'core/Storage/ScaleStream.php', '$rest - $tare', '$rest', 'ScaleStream'],
-    ['its time is over', 'core/Supply/BroughtIn.php', '|| $lot->to < $this->garden->today->number ?:', '?:', 'BroughtIn'],
+    ['its time is over', 'core/Supply/BroughtIn.php', '$left < 1.0 || $isOver ?:', '$left < 1.0 ?:', 'BroughtIn'],
     ['out of its band', 'core/Keep/BandAlarm.php', 'DEGREES = 3.0', 'DEGREES = 4.0', 'BandAlarm'],
     ['turned every five days', 'core/Storage/CuringProgress.php', '$n < $this->curing->least;', '$n <= $this->curing->most;', 'StoreTasks'],
     ['cured by its least', 'core/Storage/CuringProgress.php', '$this->days >= $this->curing->least', '$this->days > $this->curing->least',
