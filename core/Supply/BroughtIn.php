@@ -105,8 +105,8 @@ final class BroughtIn
             $from = max($lot->from, min($lot->to, $this->garden->today->number));
             // Its time is over: what was not brought in is not there.
             $isOver = $lot->to < $this->garden->today->number;
-            $left < 1.0 || $isOver ?: $rest[] = new Lot($planting->key, $from, $lot->to, $lot->weeklyLoss > 0.0 ? $left : floor($left + 1e-9),
-                $lot->weeklyLoss);
+            $left < 1.0 || $isOver ?: $rest[] = new Lot($planting->key, $from, $lot->to, $lot->weeklyLoss > 0.0 ? $left
+                : floor($left + 1e-9), $lot->weeklyLoss);
         }
 
         return $rest;
