@@ -9,6 +9,8 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Keep\Holding;
 use JollyFurrow\Keep\Holdings;
+use JollyFurrow\Market\Claim;
+use JollyFurrow\Market\Sharing;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Need\Needs;
@@ -43,6 +45,8 @@ final class PickWants
     private readonly array $holdings;
     /** @var array<string, int> hundredths left, by lot and place */
     private array $left = [];
+    /** @var array<string, array<string, float>> units each outlet was given too few of so far, by item */
+    private array $carry = [];
     /** @var array<string, float> cents a unit, by item */
     private readonly array $values;
     /** @var array<string, int> by outlet, the one served last 0 */
@@ -71,7 +75,8 @@ final class PickWants
             $until = array_values(array_filter($needs->for($item), static fn (Need $n): bool => $n->day <= $end->number));
             $allocation = Allocation::of($until, $lots[$item] ?? []);
             foreach ($until as $n => $need) {
-                $need->day < $garden->today->number ?: $wants->add($item, $need, $allocation, $n);
+                $given = $wants->share($item, $need, $allocation->served[$n]);
+                $need->day < $garden->today->number ?: $wants->add($item, $need, $allocation, $n, $given);
             }
         }
 
@@ -91,10 +96,13 @@ final class PickWants
         return $lots;
     }
 
-    private function add(string $item, Need $need, Allocation $allocation, int $n): void
+    /** @param array<string, int> $given units by outlet */
+    private function add(string $item, Need $need, Allocation $allocation, int $n, array $given): void
     {
         $parts = $allocation->taken[$n];
-        foreach ($need->byOutlet as $outlet => $units) {
+        foreach ($need->byOutlet as $outlet => $wanted) {
+            $units = $given[$outlet] ?? 0;
+            $wanted -= $units;
             foreach ($parts as $l => $there) {
                 $some = min($units, $there);
                 if ($some > 0) {
@@ -103,14 +111,32 @@ final class PickWants
                     $units -= $some;
                 }
             }
-            $units <= 0 ?: $this->short[] = new PickShort(Day::of($need->day), $this->crops->get($item), (string) $outlet, $units,
+            $wanted <= 0 ?: $this->short[] = new PickShort(Day::of($need->day), $this->crops->get($item), (string) $outlet, $wanted,
                 Message::of(PickReason::NothingThere));
         }
+    }
+
+    /**
+     * Market days gone by count, too: who was cut short then has a little more now.
+     *
+     * @return array<string, int> units by outlet
+     */
+    private function share(string $item, Need $need, int $units): array
+    {
+        $claims = array_map(fn (int|string $outlet, int $units): Claim => new Claim((string) $outlet, $units,
+            priority: -($this->ranks[$outlet] ?? 0)), array_keys($need->byOutlet), $need->byOutlet);
+        $shared = Sharing::of($units, $claims, $this->carry[$item] ?? []);
+        $this->carry[$item] = $shared->carry;
+
+        return $shared->given;
     }
 
     private function from(Allocation $allocation, int $l, string $item, Need $need, string $outlet, int $units): void
     {
         $lot = $allocation->lots[$l];
+        if ($lot->isGone) {
+            return;
+        }
         if (null !== $lot->goodUntil) {
             $this->fromStore($item, $need, $outlet, $units);
 

@@ -18,6 +18,9 @@ use JollyFurrow\Storage\HarvestLot;
  */
 final class BroughtIn
 {
+    /** What went straight to market is sold within so many days: no later one is served by it, days. */
+    private const ON_ITS_WAY = 4;
+
     /** @var array<string, list<HarvestLot>> by planting; those of no planting under an empty one */
     private array $lots = [];
     /** @var array<string, list<Holding>> by lot */
@@ -84,7 +87,8 @@ final class BroughtIn
                     $holding->likely->number);
             }
             if ($lot->units() - $left > 1e-9) {
-                $known[] = new Lot($key, $lot->day->number, $lot->day->number, $lot->units() - $left, 0.0);
+                $known[] = new Lot($key, $lot->day->number, $lot->day->number, $lot->units() - $left, 0.0,
+                    max($lot->day->number + self::ON_ITS_WAY, $this->garden->today->number - 1), true);
             }
         }
 

@@ -19,9 +19,10 @@ final readonly class Lot
      * @param int      $to        last day it can be cut; of what lies in store: its last good day less the days it keeps
      * @param int|null $goodUntil of what lies in store: the last day it is good, however long ago it was cut; null: by the reach
      *                            of who wants it
+     * @param bool     $isGone    it was brought in and is sold, on its way or lost: nobody has to pick it
      */
     public function __construct(public string $planting, public int $from, public int $to, public float $units, public float $weeklyLoss,
-        public ?int $goodUntil = null)
+        public ?int $goodUntil = null, public bool $isGone = false)
     {
     }
 

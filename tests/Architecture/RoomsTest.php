@@ -14,7 +14,7 @@ final class RoomsTest extends TestCase
         'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
         'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Storage', 'Treatment', 'Diary', 'Garden', 'Keep', 'Bench',
             'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Stock', 'Pick',
+        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Pick',
             'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
             'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',
@@ -25,7 +25,7 @@ final class RoomsTest extends TestCase
             'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Feed', 'Water', 'Harvest', 'Offline', 'Practice', 'Find', 'Demo',
+            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Harvest', 'Offline', 'Practice', 'Find', 'Demo',
     ];
     /** A room of more files than this wants dividing. */
     private const MOST_FILES = 22;

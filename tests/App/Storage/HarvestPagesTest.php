@@ -64,8 +64,15 @@ final class HarvestPagesTest extends AppCase
         $file = SmallGarden::json(['products' => $products, 'promises' => [['outlet' => 'stall',
             'product' => 'leek', 'day' => '2026-03-07', 'quantity' => 19]]] + self::STORES);
         $this->garden = $this->keep($file);
-        $page = $this->browser->request('GET', $this->path('/pick'));
+        $this->browser->request('GET', $this->path('/pick'));
         self::assertStringContainsString(': 1 to pick in 0.5 h, 2 crates.', $this->text());
+        $this->browser->request('GET', $this->path('/load?day=2026-03-07'));
+        self::assertStringContainsString('Stall: 2 crates', $this->text());
+        self::assertStringContainsString('A3, Sat 7 Mar', $this->text());
+        $this->browser->request('GET', $this->path('/load/cards?day=2026-03-07'));
+        self::assertStringContainsString('0.90', $this->text());
+        self::assertStringNotContainsString('Corn', $this->text(), 'nothing of it is loaded');
+        $page = $this->browser->request('GET', $this->path('/pick'));
         $this->browser->click($page->filter('.pick-list a:contains("A3")')->link());
         $this->browser->submitForm('Save', []);
         self::assertResponseRedirects();

@@ -65,6 +65,8 @@ final class UnitWalkTest extends AppCase
         yield 'feeding' => ['feeding'];
         yield 'mix cards' => ['feeding/cards'];
         yield 'pick list' => ['pick'];
+        yield 'load list' => ['load'];
+        yield 'price cards' => ['load/cards'];
         yield 'log a harvest' => ['harvest'];
         yield 'harvest from paper' => ['harvest/sheet'];
         yield 'store' => ['store'];
@@ -136,7 +138,8 @@ final class UnitWalkTest extends AppCase
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
                 'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
-                'feeding_cards', 'pick', 'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
+                'feeding_cards', 'pick', 'load', 'load_cards',
+                'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
     }

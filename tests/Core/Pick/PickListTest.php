@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace JollyFurrow\Tests\Pick;
 
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Stretch;
 use JollyFurrow\Pick\Cooling;
+use JollyFurrow\Pick\LoadList;
 use JollyFurrow\Pick\PickLine;
 use JollyFurrow\Pick\PickList;
 use JollyFurrow\Pick\PickReason;
@@ -14,11 +16,14 @@ use JollyFurrow\Pick\PickTable;
 use JollyFurrow\Pick\PickTraits;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Promise;
 use JollyFurrow\Storage\StoreBook;
 use JollyFurrow\Tests\Support\Book;
 use JollyFurrow\Tests\Support\LittleGarden;
 use JollyFurrow\Tests\Support\Stores;
 use JollyFurrow\Time\Day;
+use JollyFurrow\Time\Weekday;
 use JollyFurrow\Treatment\PickRefused;
 use JollyFurrow\Treatment\Spray;
 use JollyFurrow\Treatment\SprayBook;
@@ -88,6 +93,49 @@ final class PickListTest extends TestCase
         self::assertSame([[PickRefused::Sprayed, 40]], array_map(static fn (PickShort $s): array => [$s->why->code, $s->units],
             $kept->short));
         self::assertSame([['2026-04-11', 'A1', 40]], self::told(self::of($garden->treated($spray(5)))), 'open on the day itself');
+    }
+
+    /** Thirty bunches for two of equal rank that want twenty each: fifteen each; for one served first: all of his. */
+    public function testTooLittleIsShared(): void
+    {
+        $units = static function (int $second): array {
+            $g = self::garden([self::radish('2026-03-08')->but(pieces: [Stretch::of('A1', 0, 2_750_000)])], ['2026-04-11' => 18]);
+            $outlets = [...$g->outlets, new Outlet('shop', 'Shop', Weekday::Saturday, $second, 3, 3)];
+            $garden = new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], $outlets, $g->products,
+                [...$g->promises, new Promise('shop', 'radish', Day::parse('2026-04-11'), 18.0)], $g->plantings, store: $g->store);
+            $list = self::of($garden);
+
+            return [$list->lines[0]->outlets, array_column(array_map(static fn (PickShort $s): array => [$s->outlet, $s->units],
+                $list->short), 1, 0)];
+        };
+
+        self::assertSame([['shop' => 15, 'stall' => 15], ['shop' => 5, 'stall' => 5]], $units(1));
+        self::assertSame([['stall' => 20, 'shop' => 10], ['shop' => 10]], $units(2));
+    }
+
+    /** Loaded in the order in which it comes out: who is served first last. */
+    public function testTheLoadList(): void
+    {
+        $g = self::garden([self::radish('2026-03-08')], ['2026-04-11' => 18]);
+        $outlets = [...$g->outlets, new Outlet('shop', 'Shop', Weekday::Saturday, 2, 3, 3)];
+        $garden = new Garden($g->name, $g->today, $g->place, $g->settings, $g->blocks, $g->beds, [], $outlets, $g->products,
+            [...$g->promises, new Promise('shop', 'radish', Day::parse('2026-04-11'), 23.0)], $g->plantings, store: $g->store);
+        $loads = LoadList::all($garden, Book::crops(), self::of($garden)->on(Day::parse('2026-04-11')));
+
+        self::assertSame([['shop', 25, 2], ['stall', 20, 1]], array_map(static fn (LoadList $l): array => [$l->outlet->key,
+            $l->lines[0]->units(), $l->crates()], $loads));
+        self::assertSame(['A1'], $loads[0]->lines[0]->picked[0][0]->beds());
+    }
+
+    /** Picked yesterday and on its way: nobody has to pick it again. A week ago: that was for another market. */
+    public function testWhatIsOnItsWayIsNotPickedAgain(): void
+    {
+        $radish = self::radish('2026-03-08');
+        $cut = static fn (string $day): Garden => self::garden([$radish], ['2026-04-11' => 37])->storing(new StoreBook([Stores::cold()],
+            [Stores::lot('radish', $day, 2_500, '', $radish->key)], [], [], Stores::keeping()));
+
+        self::assertSame([['2026-04-11', 'A1', 15]], self::told(self::of($cut('2026-04-07'))));
+        self::assertSame([['2026-04-11', 'A1', 30]], self::told(self::of($cut('2026-04-06'))), 'all that is left');
     }
 
     public function testNothingThere(): void

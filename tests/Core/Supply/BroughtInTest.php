@@ -30,7 +30,8 @@ final class BroughtInTest extends TestCase
         $cut = Stores::lot('lettuce-head', $today->plus(-1)->iso(), 3_000, '', $lettuce->key);
         $lots = self::lots(self::garden($today, $lettuce, [$cut]), $lettuce);
 
-        self::assertEquals([new Lot($lettuce->key, $today->number - 1, $today->number - 1, 30.0, 0.0),
+        self::assertEquals([new Lot($lettuce->key, $today->number - 1, $today->number - 1, 30.0, 0.0,
+            $today->number + 3, true),
             new Lot($lettuce->key, $today->number, $lettuce->clear->number, 60.0, 0.0)], $lots);
     }
 
@@ -45,7 +46,7 @@ final class BroughtInTest extends TestCase
             HandlingKind::Culled, 1_000, 'cold')]), $lettuce);
 
         self::assertEquals([new Lot($lettuce->key, $today->number, $today->number - 2 + 14 - 7, 30.0, 0.0, $today->number - 2 + 14),
-            new Lot($lettuce->key, $today->number - 2, $today->number - 2, 10.0, 0.0),
+            new Lot($lettuce->key, $today->number - 2, $today->number - 2, 10.0, 0.0, $today->number + 2, true),
             new Lot($lettuce->key, $today->number, $lettuce->clear->number, 10.0, 0.0)], $lots);
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Harvest;
+namespace App\Pick;
 
 use JollyFurrow\Pick\PickDay;
 use JollyFurrow\Pick\PickList;
