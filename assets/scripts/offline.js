@@ -112,7 +112,8 @@ const isReached = async () => {
 
 document.addEventListener('submit', async (event) => {
   const form = event.target;
-  if (!form.matches('form.job-form') || event.defaultPrevented) return;
+  // A scale is read where it stands: it does not wait.
+  if (!form.matches('form.job-form') || event.defaultPrevented || event.submitter?.name === 'scale') return;
   if (form.dataset.reached) { delete form.dataset.reached; return; }
   event.preventDefault();
   // A second tap while the first is on its way is no second doing.
@@ -127,7 +128,7 @@ document.addEventListener('submit', async (event) => {
   delete form.dataset.asking;
   if (await keepForLater(form, fields)) {
     await show();
-    if (/\/job\//.test(location.pathname)) history.back();
+    if (/\/(job\/|harvest$)/.test(location.pathname)) history.back();
   }
 });
 

@@ -6,6 +6,7 @@ namespace App\Harvest;
 
 use App\Form\Forms;
 use App\Log\Meanwhile;
+use App\Log\Once;
 use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Role;
@@ -23,6 +24,7 @@ use JollyFurrow\Storage\StorePlace;
 use JollyFurrow\Treatment\MayNotBePicked;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -56,6 +58,7 @@ final class HarvestController extends Page
         return $this->show($request, $visit, $garden, $planting, null === $planting ? null : $this->form($garden, $planting, $typed));
     }
 
+    /** What a phone without reception kept comes here too, with a token, and is answered in short. */
     #[Route('/g/{garden}/harvest', name: 'harvest_keep', methods: ['POST'], defaults: self::HAND)]
     public function keep(Request $request, Visit $visit): Response
     {
@@ -63,6 +66,7 @@ final class HarvestController extends Page
         $planting = $this->snapshot->planting($visit->gardenId, $request->request->getString('planting'), $garden)
             ?? throw $this->createNotFoundException('There is no such planting.');
         $typed = new HarvestData();
+        $isSentLater = 'json' === $request->getPreferredFormat();
         $form = $this->form($garden, $planting, $typed)->submit($request->request->all());
         if ($request->request->has('scale')) {
             return $this->weighed($request, $visit, $garden, $planting, $typed);
@@ -77,7 +81,11 @@ final class HarvestController extends Page
         if ($form->isValid()) {
             try {
                 $words = $this->harvesting->keep($visit->gardenId, $visit->accountId, [$typed->lot('', $planting, $garden->today)],
-                    $typed->isLast ? [$planting->key] : []);
+                    $typed->isLast ? [$planting->key] : [], $isSentLater ? mb_substr($request->request->getString('token'), 0, Once::TOKEN)
+                        : '');
+                if ($isSentLater) {
+                    return new JsonResponse(['kept' => $words]);
+                }
 
                 return $this->kept($visit, $words.'.', $this->generateUrl('harvest', ['garden' => $visit->gardenId]));
             } catch (MayNotBePicked $not) {
@@ -87,7 +95,9 @@ final class HarvestController extends Page
             }
         }
 
-        return $this->show($request, $visit, $garden, $planting, $form);
+        return $isSentLater ? new JsonResponse(['problem' => implode(' ', array_map(static fn (FormError $e): string => $e->getMessage(),
+            array_filter(iterator_to_array($form->getErrors(true)), static fn ($e): bool => $e instanceof FormError)))],
+            Response::HTTP_UNPROCESSABLE_ENTITY) : $this->show($request, $visit, $garden, $planting, $form);
     }
 
     /** The form with what the scale came to rest at, or with what is wrong; nothing is saved yet. */

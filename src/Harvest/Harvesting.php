@@ -7,6 +7,7 @@ namespace App\Harvest;
 use App\Change\PlantingChanges;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
+use App\Log\Once;
 use App\Storage\StoreKeeper;
 use App\Store\PlantingKeeper;
 use App\Store\Snapshot;
@@ -33,41 +34,52 @@ final readonly class Harvesting
 
     public function __construct(private Snapshot $snapshot, private ChangeLog $log, private StoreKeeper $store,
         private PlantingKeeper $plantings, private CropBook $crops, private RecipeBook $recipes, private Connection $connection,
-        private Sayer $sayer)
+        private Sayer $sayer, private Once $once)
     {
     }
 
     /**
      * @param non-empty-list<HarvestLot> $drafts  their codes are given here
      * @param list<string>               $cleared keys of plantings nothing is left of
+     * @param string                     $token   of what waited on a device and may come twice; empty: it comes from a page
      *
      * @return string what was kept, in words
      *
      * @throws MayNotBePicked
      * @throws Meanwhile
      */
-    public function keep(string $gardenId, string $accountId, array $drafts, array $cleared = []): string
+    public function keep(string $gardenId, string $accountId, array $drafts, array $cleared = [],
+        string $token = ''): string
     {
-        return $this->log->record($gardenId, $accountId, static fn (string $words): string => $words, function () use ($gardenId, $drafts,
-            $cleared): string {
-            $garden = $this->snapshot->of($gardenId);
-            $lots = $notes = $words = [];
-            $now = $garden;
-            $rule = new PickRule($garden->sprays, $garden->soil);
-            foreach ($drafts as $draft) {
-                $rule->mustNotBeAgainst($draft->bed, $this->crops->grown($draft->item, $draft->variety), $draft->day);
-                $lot = $garden->store->with($lots)->coded([$draft])[0];
-                $lots[] = $lot;
-                [$now, $note] = $this->picked($now, $lot, \in_array($lot->planting, $cleared, true));
-                $notes = null === $note ? $notes : [...$notes, $note];
-                $words[] = $this->said($lot);
-            }
-            $this->store->harvest($gardenId, $lots);
-            $this->stored($gardenId, $garden, $now, $notes);
+        return $this->log->record($gardenId, $accountId, static fn (string $words): string => $words, fn (): string => $this->once->done(
+            $gardenId, $token, fn (): string => $this->harvested($gardenId, $drafts, $cleared))[0]);
+    }
 
-            return 'Harvested: '.implode('; ', \array_slice($words, 0, 4)).(\count($words) > 4 ? \sprintf(' and %d more',
-                \count($words) - 4) : '');
-        });
+    /**
+     * @param non-empty-list<HarvestLot> $drafts
+     * @param list<string>               $cleared
+     *
+     * @throws MayNotBePicked
+     */
+    private function harvested(string $gardenId, array $drafts, array $cleared): string
+    {
+        $garden = $this->snapshot->of($gardenId);
+        $lots = $notes = $words = [];
+        $now = $garden;
+        $rule = new PickRule($garden->sprays, $garden->soil);
+        foreach ($drafts as $draft) {
+            $rule->mustNotBeAgainst($draft->bed, $this->crops->grown($draft->item, $draft->variety), $draft->day);
+            $lot = $garden->store->with($lots)->coded([$draft])[0];
+            $lots[] = $lot;
+            [$now, $note] = $this->picked($now, $lot, \in_array($lot->planting, $cleared, true));
+            $notes = null === $note ? $notes : [...$notes, $note];
+            $words[] = $this->said($lot);
+        }
+        $this->store->harvest($gardenId, $lots);
+        $this->stored($gardenId, $garden, $now, $notes);
+
+        return 'Harvested: '.implode('; ', \array_slice($words, 0, 4)).(\count($words) > 4 ? \sprintf(' and %d more',
+            \count($words) - 4) : '');
     }
 
     /** @return array{Garden, FieldNote|null} */

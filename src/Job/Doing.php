@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Job;
 
+use App\Log\Once;
 use App\Shared\Entry;
 use JollyFurrow\Diary\MarkKind;
 use JollyFurrow\Diary\TaskId;
@@ -18,7 +19,6 @@ final readonly class Doing
     private const MOST_TASKS = 200;
     private const MOST_HOURS = 200.0;
     private const NAME = 60;
-    private const TOKEN = 64;
     private const LONGEST = 5000.0;
 
     /**
@@ -57,7 +57,7 @@ final readonly class Doing
             $entry->fault('until', 'Choose a day after today.');
         }
         $count = '' === $entry->raw('count') ? null : $entry->float('count', 0, 100_000);
-        foreach (['words' => Limits::NOTE, 'who' => self::NAME, 'token' => self::TOKEN] as $field => $longest) {
+        foreach (['words' => Limits::NOTE, 'who' => self::NAME, 'token' => Once::TOKEN] as $field => $longest) {
             if (mb_strlen($entry->raw($field)) > $longest) {
                 $entry->fault($field, \sprintf('At most %d characters fit here.', $longest));
             }

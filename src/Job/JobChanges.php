@@ -9,6 +9,7 @@ use App\Change\Replacement;
 use App\Diary\DiaryKeeper;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
+use App\Log\Once;
 use App\Record\NoteConsequence;
 use App\Soil\SoilKeeper;
 use App\Store\PlantingKeeper;
@@ -45,12 +46,11 @@ final readonly class JobChanges
     /** Tasks are looked for so many days back and ahead. */
     private const BACK = 120;
     private const AHEAD = 60;
-    /** Seconds a token is known: nothing waits longer on a device that is used. */
-    private const REMEMBERED = 180 * 86400;
 
     public function __construct(private Sites $sites, private ChangeLog $log, private PlantingKeeper $plantings, private DiaryKeeper $diary,
         private CropBook $crops, private RecipeBook $recipes, private Connection $connection, private NoteConsequence $consequence,
-        private JobWords $words, private CountWords $counts, private SoilKeeper $soil)
+        private JobWords $words, private CountWords $counts, private SoilKeeper $soil,
+        private Once $once)
     {
     }
 
@@ -61,21 +61,7 @@ final readonly class JobChanges
     {
         return $this->log->record($gardenId, $accountId, static fn (Done $done): string => $done->words, function () use ($gardenId,
             $doing): Done {
-            $answer = '' === $doing->token ? false
-                : $this->connection->fetchOne('SELECT answer FROM received WHERE garden_id = ? AND token = ?',
-                    [$gardenId, $doing->token]);
-            if (\is_string($answer)) {
-                return new Done($answer, true);
-            }
-            $done = new Done($this->done($gardenId, [$doing]));
-            if ('' !== $doing->token) {
-                $this->connection->executeStatement('DELETE FROM received WHERE garden_id = ? AND at < ?', [$gardenId,
-                    time() - self::REMEMBERED]);
-                $this->connection->insert('received', ['garden_id' => $gardenId, 'token' => $doing->token, 'at' => time(),
-                    'answer' => $done->words]);
-            }
-
-            return $done;
+            return new Done(...$this->once->done($gardenId, $doing->token, fn (): string => $this->done($gardenId, [$doing])));
         });
     }
 

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Offline;
 
 use App\Account\GardenGate;
+use App\Harvest\Harvesting;
 use App\Job\Sites;
+use App\Pick\PickLists;
 use App\Shared\Visit;
+use App\Store\Snapshot;
 use JollyFurrow\Job\WorkWeek;
 use JollyFurrow\Task\TaskList;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -24,6 +27,8 @@ final class OfflineController extends AbstractController
     private const JOBS = 25;
     private const BEDS = 20;
     private const CROPS = 12;
+    /** Forms of harvests, from the pick list and of what is ripe. */
+    private const PICKS = 20;
     private const SHELL = ['styles/app.built.css', 'scripts/forms.js', 'scripts/offline.js', 'htmx/htmx.min.js', 'furrow.svg',
         'icons/furrow-192.png'];
 
@@ -61,7 +66,8 @@ final class OfflineController extends AbstractController
 
     /** Addresses to keep, and the token that what waited is sent with. */
     #[Route('/g/{garden}/offline', name: 'offline_keep', methods: ['GET'])]
-    public function keep(Request $request, Visit $visit, Sites $sites, CsrfTokenManagerInterface $tokens): Response
+    public function keep(Request $request, Visit $visit, Sites $sites, CsrfTokenManagerInterface $tokens, PickLists $lists,
+        Snapshot $snapshot): Response
     {
         if ($request->query->has('token')) {
             return new JsonResponse(['token' => $tokens->getToken(GardenGate::TOKEN)->getValue()],
@@ -82,6 +88,16 @@ final class OfflineController extends AbstractController
         }
         foreach (\array_slice(array_unique(array_filter($crops, is_string(...))), 0, self::CROPS) as $crop) {
             $pages[] = $this->generateUrl('crop', [...$id, 'crop' => $crop]);
+        }
+
+        array_push($pages, $this->generateUrl('pick', $id), $this->generateUrl('harvest', $id));
+        $ids = $snapshot->plantingIds($visit->gardenId);
+        $lines = $lists->of($visit->gardenId)[1]->lines;
+        foreach (\array_slice($lines, 0, self::PICKS) as $line) {
+            $pages[] = $this->generateUrl('harvest', [...$id, 'planting' => $ids[$line->planting->key], 'units' => $line->units]);
+        }
+        foreach (\array_slice(Harvesting::ready($site->garden, $site->garden->today), 0, self::PICKS) as $planting) {
+            $pages[] = $this->generateUrl('harvest', [...$id, 'planting' => $ids[$planting->key]]);
         }
 
         return new JsonResponse(['pages' => $pages], headers: ['Cache-Control' => 'no-store']);

@@ -105,3 +105,17 @@ test('a day-old page says how old it is, and signing out asks before it drops wh
   expect(asked[0]).toContain('1 note was not sent yet');
   await reception(context, true);
 });
+
+test('without reception: a harvest from the pick list waits, and is one lot', async ({ page, context }) => {
+  const garden = await weekKept(page);
+  const before = await changes(page, garden, /^Harvested:/);
+  await page.goto(`${garden}/pick`);
+  await reception(context, false);
+  await page.locator('.pick-list a').first().click();
+  await expect(page.getByLabel('How much')).not.toHaveValue('');
+  await page.getByRole('button', { name: 'Save' }).first().click();
+  await expect(page.locator('[data-waiting]')).toContainText('1 note waits');
+  await reception(context, true);
+  await expect(page.locator('[data-waiting]')).toBeHidden({ timeout: 30_000 });
+  expect(await changes(page, garden, /^Harvested:/)).toBe(before + 1);
+});

@@ -88,6 +88,26 @@ final class HarvestPagesTest extends AppCase
             (string) preg_replace('/\s+/', '', $tester->getDisplay()));
     }
 
+    /** What a phone kept without reception comes with a token: sent twice it is one harvest; what is wrong is answered in words. */
+    public function testSentLaterAndTwice(): void
+    {
+        $send = function (string $amount, string $token): array {
+            $this->post($this->path('/harvest'), ['amount' => $amount, 'place' => 'cold', 'token' => $token,
+                'planting' => $this->service(Snapshot::class)->plantingIds(
+                    $this->garden)[self::LEEK], 'day' => '2026-03-02', 'grade' => 'first'], true);
+
+            return [$this->browser->getResponse()->getStatusCode(), json_decode((string) $this->browser->getResponse()->getContent(),
+                true)];
+        };
+        $first = $send('12', 'a-b-c');
+        self::assertSame([200, ['kept' => 'Harvested: 12 stalks leek from A3']], $first);
+        self::assertSame($first, $send('12', 'a-b-c'), 'the same answer');
+        self::assertCount(1, $this->snapshot()->store->harvests);
+        $send('12', 'd');
+        self::assertCount(2, $this->snapshot()->store->harvests, 'another token is another harvest');
+        self::assertSame([422, ['problem' => 'Nothing is no harvest. Write how much it was.']], $send('0', 'e'));
+    }
+
     /** Five kilograms in two crates: the scale fills the field, and nothing is saved before somebody does. */
     public function testFromTheScale(): void
     {

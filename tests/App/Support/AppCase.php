@@ -70,9 +70,10 @@ abstract class AppCase extends WebTestCase
     }
 
     /** @param array<string, mixed> $fields */
-    protected function post(string $path, array $fields): void
+    protected function post(string $path, array $fields, bool $isForMachines = false): void
     {
-        $this->browser->request('POST', $path, ['_token' => $this->token(), ...$fields]);
+        $this->browser->request('POST', $path, ['_token' => $this->token(), ...$fields], server: $isForMachines
+            ? ['HTTP_ACCEPT' => 'application/json'] : []);
     }
 
     /** The page as it came, but for the marks around quantities and dates, and with its lines run together. */
