@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Offline;
 
 use App\Account\GardenGate;
-use App\Harvest\Harvesting;
 use App\Job\Sites;
 use App\Pick\PickLists;
 use App\Shared\Visit;
 use App\Store\Snapshot;
 use JollyFurrow\Job\WorkWeek;
+use JollyFurrow\Pick\PickLine;
 use JollyFurrow\Task\TaskList;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Asset\Packages;
@@ -27,8 +27,8 @@ final class OfflineController extends AbstractController
     private const JOBS = 25;
     private const BEDS = 20;
     private const CROPS = 12;
-    /** Forms of harvests, from the pick list and of what is ripe. */
-    private const PICKS = 20;
+    /** Forms of what is to be picked today. */
+    private const PICKS = 15;
     private const SHELL = ['styles/app.built.css', 'scripts/forms.js', 'scripts/offline.js', 'htmx/htmx.min.js', 'furrow.svg',
         'icons/furrow-192.png'];
 
@@ -92,12 +92,9 @@ final class OfflineController extends AbstractController
 
         array_push($pages, $this->generateUrl('pick', $id), $this->generateUrl('harvest', $id));
         $ids = $snapshot->plantingIds($visit->gardenId);
-        $lines = $lists->of($visit->gardenId)[1]->lines;
-        foreach (\array_slice($lines, 0, self::PICKS) as $line) {
+        $now = array_filter($lists->of($visit->gardenId)[1]->lines, static fn (PickLine $l): bool => $l->day->equals($site->garden->today));
+        foreach (\array_slice($now, 0, self::PICKS) as $line) {
             $pages[] = $this->generateUrl('harvest', [...$id, 'planting' => $ids[$line->planting->key], 'units' => $line->units]);
-        }
-        foreach (\array_slice(Harvesting::ready($site->garden, $site->garden->today), 0, self::PICKS) as $planting) {
-            $pages[] = $this->generateUrl('harvest', [...$id, 'planting' => $ids[$planting->key]]);
         }
 
         return new JsonResponse(['pages' => $pages], headers: ['Cache-Control' => 'no-store']);
