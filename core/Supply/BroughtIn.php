@@ -10,6 +10,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Keep\Holding;
 use JollyFurrow\Keep\Holdings;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Promise\Part;
 use JollyFurrow\Storage\HarvestLot;
 
 /**
@@ -23,6 +24,8 @@ final class BroughtIn
 
     /** @var array<string, list<HarvestLot>> by planting; those of no planting under an empty one */
     private array $lots = [];
+    /** @var array<string, array<int, true>>|null */
+    private ?array $promised = null;
     /** @var array<string, list<Holding>> by lot */
     private array $there = [];
 
@@ -88,11 +91,44 @@ final class BroughtIn
             }
             if ($lot->units() - $left > 1e-9) {
                 $known[] = new Lot($key, $lot->day->number, $lot->day->number, $lot->units() - $left, 0.0,
-                    max($lot->day->number + self::ON_ITS_WAY, $this->garden->today->number - 1), true);
+                    $this->onItsWayUntil($lot), true);
             }
         }
 
         return $known;
+    }
+
+    /** A market day it was wanted on has gone by: it was sold there. Else it is still on its way to the next. */
+    private function onItsWayUntil(HarvestLot $lot): int
+    {
+        $yesterday = $this->garden->today->number - 1;
+        for ($day = $lot->day->number; $day <= $yesterday; ++$day) {
+            if (isset($this->promised()[$lot->item][$day])) {
+                return $yesterday;
+            }
+        }
+
+        return max($yesterday, $lot->day->number + self::ON_ITS_WAY);
+    }
+
+    /** @return array<string, array<int, true>> days of late on which something was promised, by item */
+    private function promised(): array
+    {
+        if (null === $this->promised) {
+            $items = [];
+            foreach ($this->garden->products as $product) {
+                $items[$product->key] = array_map(static fn (Part $part): string => $part->item, $product->parts);
+            }
+            $this->promised = [];
+            foreach ($this->garden->promises as $promise) {
+                $ago = $this->garden->today->since($promise->day);
+                foreach ($ago > 0 && $ago <= self::ON_ITS_WAY ? $items[$promise->product] ?? [] : [] as $item) {
+                    $this->promised[$item][$promise->day->number] = true;
+                }
+            }
+        }
+
+        return $this->promised;
     }
 
     /**

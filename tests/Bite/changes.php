@@ -324,6 +324,7 @@ return [
     ['its time is over', 'core/Supply/BroughtIn.php', '$left < 1.0 || $isOver ?:', '$left < 1.0 ?:', 'BroughtIn'],
     ['out of its band', 'core/Keep/BandAlarm.php', 'DEGREES = 3.0', 'DEGREES = 4.0', 'BandAlarm'],
     ['on its way', 'core/Supply/BroughtIn.php', 'ON_ITS_WAY = 4', 'ON_ITS_WAY = 5', 'PickList'],
+    ['gone with its market day', 'core/Supply/BroughtIn.php', '$day <= $yesterday; ++$day', '$day < $yesterday; ++$day', 'PickList'],
     ['turned every five days', 'core/Storage/CuringProgress.php', '$n < $this->curing->least;', '$n <= $this->curing->most;', 'StoreTasks'],
     ['cured by its least', 'core/Storage/CuringProgress.php', '$this->days >= $this->curing->least', '$this->days > $this->curing->least',
         'StoreTasks'],

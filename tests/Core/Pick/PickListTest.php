@@ -138,6 +138,16 @@ final class PickListTest extends TestCase
         self::assertSame([['2026-04-11', 'A1', 30]], self::told(self::of($cut('2026-04-06'))), 'all that is left');
     }
 
+    /** Cut on Tuesday for a market on Tuesday: what was too much is gone with it. */
+    public function testWhatWasTooMuchIsGoneWithItsMarketDay(): void
+    {
+        $radish = self::radish('2026-03-08');
+        $garden = self::garden([$radish], ['2026-04-07' => 10, '2026-04-11' => 37])->storing(new StoreBook([Stores::cold()],
+            [Stores::lot('radish', '2026-04-07', 2_500, '', $radish->key)], [], [], Stores::keeping()));
+
+        self::assertSame([['2026-04-11', 'A1', 30]], self::told(self::of($garden)));
+    }
+
     public function testNothingThere(): void
     {
         $list = self::list([], ['2026-04-11' => 37]);
