@@ -81,7 +81,7 @@ test('a plan being drawn can be stopped', async ({ page }) => {
   await page.getByRole('button', { name: /Stop here/ }).click();
   await expect(page.getByRole('button', { name: /Stopping/ })).toBeDisabled();
   begin();
-  await expect(page.getByText(/Last\s+drawing:|Nothing\s+of\s+it\s+counts\s+until\s+you\s+take\s+it/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/Last\s+drawing:|Nothing\s+of\s+it\s+counts\s+until\s+you\s+take\s+it/)).toBeVisible({ timeout: 40_000 });
   await page.goto(`${garden}/plan`);
   await expect(page.getByText(/Last\s+drawing:\s+[\s\S]*Stopped\s+early/)).toBeVisible();
 });
