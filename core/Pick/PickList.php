@@ -51,7 +51,8 @@ final readonly class PickList
             array_sum(array_map(static fn (PickLine $l): float => $l->day->equals($garden->today->plus($n)) ? $l->hours() : 0.0, $lines))),
             range(0, self::AHEAD));
 
-        return new self($lines, $wants->stored, [...$wants->short, ...self::short($garden, $wants->field, $spread, $days)], $picked,
+        return new self($lines, $wants->stored, self::together([...$wants->short, ...self::short($garden, $wants->field, $spread,
+            $days)]), $picked,
             self::markets($garden));
     }
 
@@ -174,6 +175,22 @@ final readonly class PickList
         }
 
         return $short;
+    }
+
+    /**
+     * @param list<PickShort> $short
+     *
+     * @return list<PickShort> each crop, outlet and reason of a market day once
+     */
+    private static function together(array $short): array
+    {
+        $sums = [];
+        foreach ($short as $one) {
+            $key = implode(' ', [$one->market->number, $one->crop->key, $one->outlet, $one->why->code->value]);
+            $sums[$key] = new PickShort($one->market, $one->crop, $one->outlet, $one->units + ($sums[$key]->units ?? 0), $one->why);
+        }
+
+        return array_values($sums);
     }
 
     /** @return array<string, list<float>> crates free in the cold rooms that are counted, by night */

@@ -187,6 +187,8 @@ final class PickWants
                 $units -= $some;
             }
         }
+        $units <= 0 ?: $this->short[] = new PickShort(Day::of($need->day), $this->crops->get($item), $outlet, $units,
+            Message::of(PickReason::NothingThere));
     }
 
     /** The first day from one to another on which all its beds may be harvested; else why not. */

@@ -68,7 +68,7 @@ final class HarvestController extends Page
         $typed = new HarvestData();
         $isSentLater = 'json' === $request->getPreferredFormat();
         $form = $this->form($garden, $planting, $typed)->submit($request->request->all());
-        if ($request->request->has('scale')) {
+        if ($request->request->has('scale') && $this->scale->isThere($garden)) {
             return $this->weighed($request, $visit, $garden, $planting, $typed);
         }
         $day = $typed->day ?? $garden->today;
@@ -197,7 +197,8 @@ final class HarvestController extends Page
             array_map(static fn (StorePlace $p): string => $p->key, $garden->store->places));
 
         return $this->forms->fresh(HarvestType::class, $typed, ['produce' => $this->crops->grown($planting->item,
-            $planting->variety)->produce, 'beds' => array_combine($beds, $beds), 'places' => $places]);
+            $planting->variety)->produce, 'beds' => array_combine($beds, $beds), 'places' => $places,
+            'scale' => $this->scale->isThere($garden)]);
     }
 
     private function opened(Visit $visit): Garden

@@ -30,7 +30,7 @@ final class HarvestType extends AbstractType
             ? 'such as 12.5 kg or 27 lb' : 'of '.$produce->unit.(str_ends_with($produce->unit, 'ch') ? 'es' : 's')])
             ->add('place', ChoiceType::class, ['label' => 'Where it goes', 'choices' => ['to market' => '', ...$options['places']],
                 'empty_data' => '']);
-        if ($produce->isByWeight()) {
+        if (true === $options['scale'] && $produce->isByWeight()) {
             $builder->add('crates', IntegerType::class, ['label' => 'Crates on the scale, 1.5 kg each', 'required' => false,
                 'empty_data' => '0']);
         }
@@ -49,6 +49,6 @@ final class HarvestType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['data_class' => HarvestData::class])->setRequired(['produce', 'beds', 'places']);
+        $resolver->setDefaults(['data_class' => HarvestData::class])->setRequired(['produce', 'beds', 'places', 'scale']);
     }
 }

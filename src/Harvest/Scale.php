@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Harvest;
 
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 
 /** The scale of the packing shed. */
 interface Scale
 {
+    /** Whether a garden has one. */
+    public function isThere(Garden $garden): bool;
+
     /**
      * What it says while a crate stands on it.
      *

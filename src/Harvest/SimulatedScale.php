@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Harvest;
 
+use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -15,6 +16,12 @@ final class SimulatedScale implements Scale
     private const RESTS = 7;
     /** One line of so many is lost. */
     private const LOST = 5;
+
+    /** Only where nothing is weighed in earnest. */
+    public function isThere(Garden $garden): bool
+    {
+        return null !== $garden->practice;
+    }
 
     public function lines(Planting $planting, float $grams): array
     {

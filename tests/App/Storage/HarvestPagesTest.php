@@ -114,7 +114,7 @@ final class HarvestPagesTest extends AppCase
         /** @var list<array<string, mixed>> $plantings */
         $plantings = SmallGarden::values()['plantings'];
         $this->garden = $this->keep(SmallGarden::json(['plantings' => [['key' => 'carrot-storage@2025-04-22#1',
-            'item' => 'carrot-storage', 'method' => 'sown'] + $plantings[0]]] + self::STORES));
+            'item' => 'carrot-storage', 'method' => 'sown'] + $plantings[0]], 'practice' => ['seed' => 7]] + self::STORES));
         $page = $this->browser->request('GET', $this->path('/harvest'));
         $this->browser->click($page->filter('.tap-list a:contains("A3")')->link());
         $this->browser->submitForm('Weigh', ['amount' => '5 kg', 'crates' => '2']);
@@ -124,6 +124,11 @@ final class HarvestPagesTest extends AppCase
         self::assertResponseRedirects();
 
         self::assertEqualsWithDelta(5_000, $this->snapshot()->store->harvests[0]->hundredths, 10, 'within ten grams');
+        $this->garden = $this->keep(SmallGarden::json(['plantings' => [['key' => 'carrot-storage@2025-04-22#1',
+            'item' => 'carrot-storage', 'method' => 'sown'] + $plantings[0]]] + self::STORES));
+        $page = $this->browser->request('GET', $this->path('/harvest'));
+        $page = $this->browser->click($page->filter('.tap-list a:contains("A3")')->link());
+        self::assertCount(0, $page->filter('button[name=scale]'), 'nothing is made up where one weighs in earnest');
     }
 
     /** "Pulled 2 m: 18 stalks": what each metre gives, and so what is still to come. */
