@@ -13,6 +13,7 @@ use App\Books\CareFile;
 use App\Books\CropBookFile;
 use App\Books\JobsFile;
 use App\Books\RecipeFile;
+use App\Books\StoreTables;
 use JollyFurrow\Job\WorkWeek;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
@@ -38,7 +39,7 @@ $stands = static fn (Planting $p): Standing => match (true) {
 $plantings = array_map(static fn (Planting $p): Planting => $p->but(standing: $stands($p)),
     $garden->with((new Planner($book, $recipes))->draw($garden)->plantings())->plantings->all());
 $garden = $garden->with($plantings, $today);
-$jobs = (new JobsFile(dirname(__DIR__).'/data/jobs.yaml'))->load();
+$jobs = (new JobsFile(dirname(__DIR__).'/data/jobs.yaml', new StoreTables(dirname(__DIR__).'/data')))->load();
 $care = (new CareFile(dirname(__DIR__).'/data/care.yaml'))->load();
 $ratios = [];
 $count = 0;

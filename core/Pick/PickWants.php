@@ -9,7 +9,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Keep\Holding;
 use JollyFurrow\Keep\Holdings;
-use JollyFurrow\Market\Claim;
+use JollyFurrow\Market\Claims;
 use JollyFurrow\Market\Sharing;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Need;
@@ -51,6 +51,7 @@ final class PickWants
     private readonly array $values;
     /** @var array<string, int> by outlet, the one served last 0 */
     private readonly array $ranks;
+    private readonly Claims $claims;
     private readonly PickRule $rule;
     private readonly TrueSupply $supply;
 
@@ -58,6 +59,7 @@ final class PickWants
     {
         $this->holdings = Holdings::of($garden, $crops)->byItem();
         $this->values = Values::of($garden);
+        $this->claims = new Claims($garden);
         $this->rule = new PickRule($garden->sprays, $garden->soil);
         $this->supply = new TrueSupply($garden, $crops);
         $last = max([0, ...array_map(static fn (Outlet $o): int => $o->priority, $garden->outlets)]);
@@ -123,9 +125,7 @@ final class PickWants
      */
     private function share(string $item, Need $need, int $units): array
     {
-        $claims = array_map(fn (int|string $outlet, int $units): Claim => new Claim((string) $outlet, $units,
-            priority: -($this->ranks[$outlet] ?? 0)), array_keys($need->byOutlet), $need->byOutlet);
-        $shared = Sharing::of($units, $claims, $this->carry[$item] ?? []);
+        $shared = Sharing::of($units, $this->claims->of($item, $need), $this->carry[$item] ?? []);
         $this->carry[$item] = $shared->carry;
 
         return $shared->given;

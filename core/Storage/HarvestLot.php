@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Storage;
 
+use JollyFurrow\Readiness\HarvestUse;
 use JollyFurrow\Time\Day;
 
 /** What was brought in of one planting or bed on a day: each harvest is a lot, named by day, bed and crop. */
@@ -20,10 +21,12 @@ final readonly class HarvestLot
      * @param list<Flaw> $flaws      as it came in
      * @param string     $place      key of the place it was put; empty: it went to market
      * @param string     $words      cause of what was lost, or a note
+     * @param HarvestUse $use        as what it was taken
      */
     public function __construct(public string $key, public Day $day, public string $item, public string $variety,
         public string $planting, public string $bed, public Grade $grade, public int $hundredths, public ?int $minutes = null,
-        public string $who = '', public array $flaws = [], public string $place = '', public string $words = '')
+        public string $who = '', public array $flaws = [], public string $place = '', public string $words = '',
+        public HarvestUse $use = HarvestUse::Usual)
     {
     }
 
@@ -40,7 +43,13 @@ final readonly class HarvestLot
     public function under(string $code): self
     {
         return new self($code, $this->day, $this->item, $this->variety, $this->planting, $this->bed, $this->grade, $this->hundredths,
-            $this->minutes, $this->who, $this->flaws, $this->place, $this->words);
+            $this->minutes, $this->who, $this->flaws, $this->place, $this->words, $this->use);
+    }
+
+    /** Units of what its planting was expected to give that are gone with it. */
+    public function takes(): float
+    {
+        return $this->units() * $this->use->takes();
     }
 
     public function units(): float

@@ -50,8 +50,8 @@ final class BroughtIn
         if ([] === $lots) {
             return $expected;
         }
-        $lifted = array_sum(array_map(static fn (HarvestLot $l): float => $l->units(), $lots));
-        $last = max(array_map(static fn (HarvestLot $l): int => $l->day->number, $lots));
+        $lifted = array_sum(array_map(static fn (HarvestLot $l): float => $l->takes(), $lots));
+        $last = max([0, ...array_map(static fn (HarvestLot $l): int => $l->use->isEarly() ? 0 : $l->day->number, $lots)]);
 
         return [...$this->known($lots), ...($crop->pattern->isStock() ? $this->rest($planting, $expected, $lifted) : array_values(
             array_filter($expected, static fn (Lot $l): bool => $l->from > $last)))];
@@ -77,7 +77,7 @@ final class BroughtIn
     {
         $known = [];
         foreach ($lots as $lot) {
-            if (!$lot->grade->isSold()) {
+            if (!$lot->grade->isSold() || $lot->use->isEarly()) {
                 continue;
             }
             $key = '' === $lot->planting ? $lot->key : $lot->planting;

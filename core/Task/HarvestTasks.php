@@ -97,7 +97,7 @@ final readonly class HarvestTasks implements TaskSource
                 && self::nearest($d, array_keys($days)) === $number));
             $tasks[] = $site->ofPlanting($planting, TaskKind::Pick, 'pick/'.($crop->pattern->isStock() ? $day->iso() : $n), $day, $near[0]
                 ?? ($isOver ? $day : null),
-                [] === $near, units: $units, cents: $units * $site->unitWorth($planting),
+                [] === $near, units: $units, hours: $site->book->pickHours($crop, $units), cents: $units * $site->unitWorth($planting),
                 isTakenOver: self::isBehind($number, array_keys($days), $site->garden->today));
         }
 

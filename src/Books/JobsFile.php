@@ -18,7 +18,7 @@ use Symfony\Component\Yaml\Yaml;
 /** What ships of the kinds of jobs: data/jobs.yaml. */
 final readonly class JobsFile
 {
-    public function __construct(private string $path)
+    public function __construct(private string $path, private StoreTables $tables)
     {
     }
 
@@ -44,7 +44,7 @@ final readonly class JobsFile
             throw UnusableFile::with($faults);
         }
 
-        return new TaskBook($facts, $yearly, $soaked);
+        return new TaskBook($facts, $yearly, $soaked, $this->tables->picking());
     }
 
     private static function facts(Node $node): TaskFacts

@@ -9,14 +9,19 @@ use App\Codec\UnusableFile;
 use JollyFurrow\Pick\Cooling;
 use JollyFurrow\Pick\PickTable;
 use JollyFurrow\Pick\PickTraits;
+use JollyFurrow\Readiness\HarvestUse;
+use JollyFurrow\Readiness\ReadinessCard;
+use JollyFurrow\Readiness\ReadinessTable;
 use JollyFurrow\Storage\Curing;
 use JollyFurrow\Storage\Ethylene;
 use JollyFurrow\Storage\KeepTable;
 use JollyFurrow\Storage\KeepTraits;
 
-/** What ships of keeping: data/keeping.csv beside the book's own values. */
+/** What ships of harvest and keeping beside the book's own values: data/keeping.csv, picking.csv, readiness.csv. */
 final readonly class StoreTables
 {
+    private const ANY = '/^.*$/u';
+
     public function __construct(private string $folder)
     {
     }
@@ -36,6 +41,15 @@ final readonly class StoreTables
         return new PickTable(CsvTable::rows($this->folder.'/picking.csv', static fn (Node $n): PickTraits => new PickTraits(
             $n->text('key', 40), CsvTable::words($n->text('crops', 500)), max(1.0, CsvTable::number($n, 'pick', 5000)),
             max(1.0, CsvTable::number($n, 'clean', 5000)), $n->choice('cool', Cooling::class), 'yes' === $n->text('wet', 3))));
+    }
+
+    /** @throws UnusableFile naming every field that is wrong */
+    public function readiness(): ReadinessTable
+    {
+        return new ReadinessTable(CsvTable::rows($this->folder.'/readiness.csv', static fn (Node $n): ReadinessCard => new ReadinessCard(
+            $n->text('key', 40), CsvTable::words($n->text('crops', 500)), $n->choice('use', HarvestUse::class),
+            (int) CsvTable::number($n, 'sale_days', 60), CsvTable::number($n, 'from', 1), $n->text('sign', 120, self::ANY),
+            $n->text('size', 80, self::ANY), $n->text('feel', 80, self::ANY), $n->text('cut', 120, self::ANY))));
     }
 
     /** "27/60/14..20": degrees C, per cent, days. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Codec;
 
 use JollyFurrow\Exception\Limits;
+use JollyFurrow\Readiness\HarvestUse;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\Handling;
@@ -78,7 +79,8 @@ final class StoreFile
     {
         return self::filled(['item' => $h->item, 'variety' => $h->variety, 'grade' => $h->grade->value, 'hundredths' => $h->hundredths,
             'minutes' => $h->minutes, 'who' => $h->who, 'flaws' => array_map(static fn (Flaw $f): string => $f->value, $h->flaws),
-            'store' => $h->place, 'words' => $h->words]);
+            'store' => $h->place, 'words' => $h->words,
+            'use' => HarvestUse::Usual === $h->use ? '' : $h->use->value]);
     }
 
     public static function lot(Node $n, string $bed): HarvestLot
@@ -88,7 +90,7 @@ final class StoreFile
         return new HarvestLot($n->text('key', 80, self::KEY, 'a key of its own'), $n->day('day'), $n->text('item', 60),
             $n->text('variety', 60), self::text($n, 'planting', 120), $bed, $n->choice('grade', Grade::class), $n->int('hundredths', 0,
                 self::MOST), $n->optionalInt('minutes', 0, 10_000), self::text($n, 'who', 60), $flaws, self::text($n, 'store', 36),
-            self::text($n, 'words', Limits::NOTE));
+            self::text($n, 'words', Limits::NOTE), $n->has('use') ? $n->choice('use', HarvestUse::class) : HarvestUse::Usual);
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Harvest;
 
+use App\Books\StoreTables;
 use App\Form\Forms;
 use App\Log\Meanwhile;
 use App\Log\Once;
@@ -39,7 +40,7 @@ final class HarvestController extends Page
     private const HAND = ['_least' => Role::Hand->value];
 
     public function __construct(private readonly Forms $forms, private readonly Snapshot $snapshot, private readonly CropBook $crops,
-        private readonly Harvesting $harvesting, private readonly Scale $scale)
+        private readonly Harvesting $harvesting, private readonly Scale $scale, private readonly StoreTables $tables)
     {
     }
 
@@ -181,10 +182,11 @@ final class HarvestController extends Page
     private function show(Request $request, Visit $visit, Garden $garden, ?Planting $planting, ?FormInterface $form): Response
     {
         return $this->page($request, 'harvest/harvest.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $this->crops,
-            'planting' => $planting, 'form' => $form?->createView(), 'ready' => Harvesting::ready($garden,
-                $garden->today->plus(self::SOON)), 'ids' => $this->snapshot->plantingIds($visit->gardenId),
-            'lots' => \array_slice(array_reverse($garden->store->harvests), 0, 8)], 'harvest', null === $form ? Response::HTTP_OK
-                : Forms::status($form));
+            'planting' => $planting, 'cards' => null === $planting ? [] : $this->tables->readiness()->of($this->crops->grown($planting->item,
+                $planting->variety)), 'form' => $form?->createView(), 'ready' => Harvesting::ready($garden,
+                    $garden->today->plus(self::SOON)), 'ids' => $this->snapshot->plantingIds($visit->gardenId),
+            'young' => $this->harvesting->young($garden, $garden->today->plus(self::SOON)), 'lots' => \array_slice(array_reverse($garden->store->harvests), 0, 8)], 'harvest', null === $form ? Response::HTTP_OK
+                    : Forms::status($form));
     }
 
     /** @return FormInterface<mixed> */
@@ -196,8 +198,10 @@ final class HarvestController extends Page
         $places = array_combine(array_map(static fn (StorePlace $p): string => $p->name, $garden->store->places),
             array_map(static fn (StorePlace $p): string => $p->key, $garden->store->places));
 
-        return $this->forms->fresh(HarvestType::class, $typed, ['produce' => $this->crops->grown($planting->item,
-            $planting->variety)->produce, 'beds' => array_combine($beds, $beds), 'places' => $places,
+        $crop = $this->crops->grown($planting->item, $planting->variety);
+
+        return $this->forms->fresh(HarvestType::class, $typed, ['produce' => $crop->produce, 'uses' => $this->tables->readiness()->uses($crop),
+            'beds' => array_combine($beds, $beds), 'places' => $places,
             'scale' => $this->scale->isThere($garden)]);
     }
 

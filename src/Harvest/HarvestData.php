@@ -6,6 +6,7 @@ namespace App\Harvest;
 
 use JollyFurrow\Measure\Goods;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Readiness\HarvestUse;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\HarvestLot;
@@ -23,6 +24,7 @@ final class HarvestData
     #[Assert\Range(notInRangeMessage: 'Please write crates from 0 to 100.', min: 0, max: 100)]
     public int $crates = 1;
     public Grade $grade = Grade::First;
+    public HarvestUse $use = HarvestUse::Usual;
     /** Key of a place; empty: straight to market. */
     public string $place = '';
     public string $bed = '';
@@ -44,6 +46,6 @@ final class HarvestData
             '' === $this->bed ? $planting->pieces[0]->bed ?? '' : $this->bed, $this->grade,
             (int) round(100 * ($this->amount->units ?? 0.0)),
             null === $this->hours ? null : (int) round($this->hours * self::MINUTES), $this->who, array_values($this->flaws),
-            Grade::Lost === $this->grade ? '' : $this->place, $this->words);
+            Grade::Lost === $this->grade ? '' : $this->place, $this->words, $this->use);
     }
 }

@@ -9,6 +9,7 @@ use App\Form\CropAmountType;
 use App\Form\DayType;
 use App\Form\NumberType;
 use JollyFurrow\Crop\Produce;
+use JollyFurrow\Readiness\HarvestUse;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\Grade;
 use Symfony\Component\Form\AbstractType;
@@ -25,11 +26,15 @@ final class HarvestType extends AbstractType
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
         $produce = $options['produce'];
-        \assert($produce instanceof Produce && \is_array($options['beds']) && \is_array($options['places']));
+        \assert($produce instanceof Produce && \is_array($options['beds']) && \is_array($options['places'])
+            && \is_array($options['uses']));
         $builder->add('amount', CropAmountType::class, ['label' => 'How much', 'produce' => $produce, 'help' => $produce->isByWeight()
             ? 'such as 12.5 kg or 27 lb' : 'of '.$produce->unit.(str_ends_with($produce->unit, 'ch') ? 'es' : 's')])
             ->add('place', ChoiceType::class, ['label' => 'Where it goes', 'choices' => ['to market' => '', ...$options['places']],
                 'empty_data' => '']);
+        if (\count($options['uses']) > 1) {
+            $builder->add('use', CaseType::class, ['label' => 'As what', 'class' => HarvestUse::class, 'choices' => $options['uses']]);
+        }
         if (true === $options['scale'] && $produce->isByWeight()) {
             $builder->add('crates', IntegerType::class, ['label' => 'Crates on the scale, 1.5 kg each', 'required' => false,
                 'empty_data' => '0']);
@@ -49,6 +54,6 @@ final class HarvestType extends AbstractType
 
     public function configureOptions(OptionsResolver $resolver): void
     {
-        $resolver->setDefaults(['data_class' => HarvestData::class])->setRequired(['produce', 'beds', 'places', 'scale']);
+        $resolver->setDefaults(['data_class' => HarvestData::class])->setRequired(['produce', 'beds', 'places', 'scale', 'uses']);
     }
 }

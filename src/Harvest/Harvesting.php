@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Harvest;
 
+use App\Books\StoreTables;
 use App\Change\PlantingChanges;
 use App\Log\ChangeLog;
 use App\Log\Meanwhile;
@@ -14,12 +15,14 @@ use App\Store\Snapshot;
 use App\Wording\Sayer;
 use Doctrine\DBAL\Connection;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Forecast\ReadyDays;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\FieldWork;
 use JollyFurrow\Hand\Noted;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Planting\Standing;
 use JollyFurrow\Recipe\RecipeBook;
 use JollyFurrow\Storage\HarvestLot;
 use JollyFurrow\Time\Day;
@@ -34,7 +37,7 @@ final readonly class Harvesting
 
     public function __construct(private Snapshot $snapshot, private ChangeLog $log, private StoreKeeper $store,
         private PlantingKeeper $plantings, private CropBook $crops, private RecipeBook $recipes, private Connection $connection,
-        private Sayer $sayer, private Once $once)
+        private Sayer $sayer, private Once $once, private StoreTables $tables)
     {
     }
 
@@ -86,7 +89,7 @@ final readonly class Harvesting
     private function picked(Garden $garden, HarvestLot $lot, bool $isLast): array
     {
         $planting = $garden->plantings->get($lot->planting);
-        if (null === $planting || !\in_array(Happening::Picked, FieldWork::possible($planting), true)) {
+        if (null === $planting || $lot->use->isEarly() || !\in_array(Happening::Picked, FieldWork::possible($planting), true)) {
             return [$garden, null];
         }
         $note = new FieldNote($planting->key, Happening::Picked, $lot->day, null, $isLast ? 0.0 : null, $lot->units(), $lot->words);
@@ -116,13 +119,41 @@ final readonly class Harvesting
     /** @return list<Planting> that can be picked about now, in walking order */
     public static function ready(Garden $garden, Day $until): array
     {
-        $order = array_flip(array_map(static fn ($bed): string => $bed->name, $garden->beds));
         $ready = $garden->plantings->where(static fn (Planting $p): bool => [] !== $p->pieces && !$until->isBefore($p->ready)
             && \in_array(Happening::Picked, FieldWork::possible($p), true) && !$p->clear->plus(self::GRACE)->isBefore($garden->today))
                 ->all();
-        usort($ready, static fn (Planting $a, Planting $b): int => [$order[$a->pieces[0]->bed] ?? 0, $a->pieces[0]->from, $a->key]
+
+        return self::walked($garden, $ready);
+    }
+
+    /** @return list<Planting> that give something young before they are ready, in walking order */
+    public function young(Garden $garden, Day $until): array
+    {
+        $table = $this->tables->readiness();
+        $young = $garden->plantings->where(function (Planting $p) use ($garden, $until, $table): bool {
+            if (Standing::Growing !== $p->standing || [] === $p->pieces || !$until->isBefore($p->ready)) {
+                return false;
+            }
+            $crop = $this->crops->grown($p->item, $p->variety);
+            $from = $table->earliest($crop);
+
+            return $from < 1.0 && ReadyDays::of($garden, $p, $crop)->grown >= $from;
+        });
+
+        return self::walked($garden, $young->all());
+    }
+
+    /**
+     * @param list<Planting> $plantings
+     *
+     * @return list<Planting> in walking order
+     */
+    private static function walked(Garden $garden, array $plantings): array
+    {
+        $order = array_flip(array_map(static fn ($bed): string => $bed->name, $garden->beds));
+        usort($plantings, static fn (Planting $a, Planting $b): int => [$order[$a->pieces[0]->bed] ?? 0, $a->pieces[0]->from, $a->key]
             <=> [$order[$b->pieces[0]->bed] ?? 0, $b->pieces[0]->from, $b->key]);
 
-        return $ready;
+        return $plantings;
     }
 }

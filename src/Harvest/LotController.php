@@ -57,10 +57,10 @@ final class LotController extends Page
     {
         $garden = $this->opened($visit);
         $ledger = Ledger::on($garden->store, $garden->today);
-        $rows = [['lot', 'day', 'crop', 'variety', 'bed', 'grade', 'unit', 'lifted', 'in store', 'sold', 'lost', 'hours', 'place']];
+        $rows = [['lot', 'day', 'crop', 'variety', 'bed', 'as', 'grade', 'unit', 'lifted', 'in store', 'sold', 'lost', 'hours', 'place']];
         foreach ($garden->store->harvests as $lot) {
             $amount = static fn (int $hundredths): string => (string) ($hundredths / 100);
-            $rows[] = [$lot->key, $lot->day->iso(), $lot->item, $lot->variety, $lot->bed, $lot->grade->value,
+            $rows[] = [$lot->key, $lot->day->iso(), $lot->item, $lot->variety, $lot->bed, $lot->use->value, $lot->grade->value,
                 $this->crops->grown($lot->item, $lot->variety)->produce->unit, $amount($lot->hundredths), $amount($ledger->left($lot->key)),
                 $amount($ledger->sold($lot->key)), $amount($ledger->culled($lot->key)), null === $lot->minutes ? ''
                 : (string) round($lot->minutes / 60, 2), $garden->store->place($lot->place)->name ?? ''];

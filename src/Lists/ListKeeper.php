@@ -16,6 +16,7 @@ use App\Rows\PartRecord;
 use App\Rows\ProductRecord;
 use App\Rows\PromiseRecord;
 use App\Shared\Visit;
+use App\Storage\StoreKeeper;
 use App\Store\ClimateKeeper;
 use App\Store\Snapshot;
 use Doctrine\DBAL\Connection;
@@ -27,12 +28,13 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Storage\HarvestLot;
 
 /** Stores what a list changes as one change: read again under the write lock, all of it or nothing. */
 final readonly class ListKeeper
 {
     public function __construct(private ChangeLog $log, private Snapshot $snapshot, private EntityManagerInterface $entities,
-        private ClimateKeeper $readings, private PlantingChanges $plantings, private Connection $connection)
+        private ClimateKeeper $readings, private PlantingChanges $plantings, private Connection $connection, private StoreKeeper $store)
     {
     }
 
@@ -57,6 +59,7 @@ final readonly class ListKeeper
                     $change->is instanceof Outlet => $this->outlet($visit->gardenId, \count($garden->outlets) + $i, $change->is),
                     $change->is instanceof Product => $this->product($visit->gardenId, \count($garden->products) + $i, $change->is),
                     $change->is instanceof Promise => $this->promise($visit->gardenId, $change->is),
+                    $change->is instanceof HarvestLot => $this->store->harvest($visit->gardenId, [$change->is]),
                     $change->is instanceof DailyRecord => $this->readings->read($visit->gardenId, $change->is, 'typed'),
                     default => null,
                 };

@@ -12,6 +12,7 @@ enum ListKind: string
     case Products = 'products';
     case Promises = 'promises';
     case Plantings = 'plantings';
+    case Harvests = 'harvests';
     case Readings = 'readings';
     case Notes = 'notes';
     case History = 'history';

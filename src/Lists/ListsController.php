@@ -121,6 +121,7 @@ final class ListsController extends Page
             ListKind::Products => new ProductsList($this->sayer, $this->book),
             ListKind::Promises => new PromisesList($this->sayer),
             ListKind::Plantings => new PlantingsList($this->sayer, $this->book, $this->recipes),
+            ListKind::Harvests => new HarvestsList($this->sayer, $this->book),
             default => new ReadingsList($this->sayer),
         };
     }

@@ -25,7 +25,7 @@ final class Navigation
         'Crops' => ['crops' => 'Crop book', 'compare' => 'Side by side', 'nursery' => 'Nursery', 'seed' => 'Seed'],
         'Markets' => ['promises' => 'Promises', 'offer' => 'Outlets and products', 'season' => 'Season totals',
             'load' => 'Load list'],
-        'Harvest and store' => ['pick' => 'Pick list', 'harvest' => 'Log a harvest', 'store' => 'In store',
+        'Harvest and store' => ['ready' => 'Ready soon', 'pick' => 'Pick list', 'harvest' => 'Log a harvest', 'store' => 'In store',
             'lots' => 'Lots', 'places' => 'Places'],
         'Records' => ['log' => 'History', 'sprays' => 'Treatments', 'station' => 'Weather'],
         self::GARDEN => ['place' => 'Climate', 'members' => 'Members', 'settings' => 'Settings', 'file' => 'Backup'],

@@ -12,9 +12,9 @@ final class RoomsTest extends TestCase
 {
     private const CORE = [
         'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
-        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Storage', 'Treatment', 'Diary', 'Garden', 'Keep', 'Bench',
+        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Diary', 'Garden', 'Keep', 'Bench',
             'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Pick',
+        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Forecast', 'Pick',
             'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
             'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',

@@ -85,6 +85,9 @@ final class ListsTest extends AppCase
             'Stall,Lettuce,2026-10-10,12'];
         yield 'a reading in Fahrenheit' => ['readings', ['"Rain, mm"' => "\"Rain, mm\"\r\n2025-01-02,20 F,41 F,3"], '1 new, 0 changed',
             '2025-01-02,-6.67,5,3'];
+        yield 'a harvest, by what is known of it' => ['harvests', [',Lot' => ",Lot\r\n"
+            .'2026-02-10,radish,A1,12,baby,second,1.5,"slug holes",'], '1 new, 0 changed',
+            '2026-02-10,Radish,A1,12,baby,second,1.5,"slug holes",260210-a1-radish'];
         yield 'what stands' => ['plantings',
             [',Locked,Key' => ",Locked,Key\r\nA1,radish,10 Feb,,half,,,,,\r\n"
                 .'A1,spinach,12 Feb,,half,,,,,'], '2 new, 0 changed', 'A1,Spinach'];
@@ -124,6 +127,10 @@ final class ListsTest extends AppCase
             'Line 3, Quantity:']];
         yield 'readings' => ['readings', "Day,Min,Max\n2025-01-02,9,4\n2026-03-02,1,4", ['Line 2, Highest, °C: The highest is below',
             'Line 3, Day: This day is not over yet']];
+        yield 'harvests' => ['harvests', "Day,Crop,Bed,Amount,Grade,Lot\n2027-02-10,radish,A1,12,,\n2026-02-10,radsh,A1,12,,\n"
+            ."2026-02-10,radish,Z9,many,fine,\n2026-02-10,radish,A1,1,,nothing", ['Line 2, Day: That day is still to come',
+                'Line 3, Crop: There is no crop', 'Line 4, Bed: There is no bed', 'Line 4, Amount:', 'Line 4, Grade:',
+                'Line 5, Lot: There is no lot of this code']];
         yield 'plantings' => ['plantings', "Bed,Crop,Sown,Key\nA1,radsh,10 Feb,\nA1,radish,10 Feb,nothing", ['Line 2, Crop:',
             'Line 3, Key: There is no planting']];
     }
