@@ -55,7 +55,8 @@ final class BookColumns
             'ph' => 'range such as 6.0..7.0', 'rotation' => implode(', ', HabitsReader::ROTATION), 'isolation_m' => 'm; 0: none',
                 'isolation_days' => 'days', 'pollen' => 'yellow, white or supersweet',
                 'bees' => 'yes or no', 'flower_days' => 'days from flower to harvest',
-            'store_c' => '°C', 'store_rh' => '%', 'store_days' => 'range such as 14..21', 'chill_c' => '°C', 'toxic' => 'words',
+            'store_c' => '°C', 'store_rh' => '%', 'store_days' => 'range such as 14..21', 'chill_c' => '°C',
+                'cleaning' => 'washed, rubbed, as-dug, stem-left or stem-trimmed', 'toxic' => 'words',
             'note_tolerance' => 'words', 'note_quality' => 'words', 'note_customers' => 'words',
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Book;
 
+use JollyFurrow\Crop\Cleaning;
 use JollyFurrow\Crop\Habits;
 use JollyFurrow\Crop\Hardiness;
 use JollyFurrow\Crop\PickTime;
@@ -51,6 +52,7 @@ final readonly class HabitsReader
         [$least, $most] = $values->range('store_days', 1, 400);
 
         return new StoreRoom($values->float('store_c', -1, 20), $values->int('store_rh', 30, 100), (int) $least, (int) $most,
-            $values->has('chill_c') ? $values->float('chill_c', 0, 16) : null);
+            $values->has('chill_c') ? $values->float('chill_c', 0, 16) : null, $values->has('cleaning') ? $values->choice('cleaning',
+                Cleaning::class) : Cleaning::Washed);
     }
 }

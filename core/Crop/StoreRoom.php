@@ -13,7 +13,8 @@ final readonly class StoreRoom
      * @param int        $least    days it keeps at its best
      * @param float|null $chill    colder than this harms it, degrees C
      */
-    public function __construct(public float $celsius, public int $humidity, public int $least, public int $most, public ?float $chill)
+    public function __construct(public float $celsius, public int $humidity, public int $least, public int $most, public ?float $chill,
+        public Cleaning $cleaning = Cleaning::Washed)
     {
     }
 }

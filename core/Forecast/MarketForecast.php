@@ -82,7 +82,8 @@ final readonly class MarketForecast
             $common = self::SHARED + (1 - self::SHARED) / \count($plantings);
             foreach ($plantings as $planting) {
                 $spread = self::YIELD * sqrt($common) * (isset($sampled[$planting->key]) ? self::SAMPLED : 1.0);
-                foreach (self::scenarios($garden, $planting, $crops->grown($item, $planting->variety), $supply->lots($planting), $spread) as $n => $some) {
+                $three = self::scenarios($garden, $planting, $crops->grown($item, $planting->variety), $supply->lots($planting), $spread);
+                foreach ($three as $n => $some) {
                     $lots[$item][$n] = [...$lots[$item][$n] ?? [], ...$some];
                 }
             }

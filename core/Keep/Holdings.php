@@ -12,7 +12,6 @@ use JollyFurrow\Message\Message;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\HarvestLot;
 use JollyFurrow\Storage\Ledger;
-use JollyFurrow\Storage\PlaceDay;
 use JollyFurrow\Storage\ShelfLife;
 use JollyFurrow\Storage\StoreNeeds;
 use JollyFurrow\Storage\StorePlace;
@@ -36,11 +35,9 @@ final readonly class Holdings
 
     public static function of(Garden $garden, CropBook $crops): self
     {
+        $days = new DaysUsed($garden, $crops);
         $ledger = Ledger::on($garden->store, $garden->today);
-        $readings = $handlings = [];
-        foreach ($garden->store->days as $day) {
-            $readings[$day->place][$day->day->number] = $day;
-        }
+        $handlings = [];
         foreach ($garden->store->handlings as $handling) {
             $handlings[$handling->lot][] = $handling;
         }
@@ -50,7 +47,7 @@ final readonly class Holdings
                 $place = $garden->store->place((string) $key);
                 if (null !== $place && ($crops->has($lot->variety) || $crops->has($lot->item))) {
                     $all[] = self::holding($garden, $crops, $lot, $place, $hundredths, Stay::ofLot($lot, $place->key,
-                        $handlings[$lot->key] ?? []), $readings);
+                        $handlings[$lot->key] ?? []), $days);
                 }
             }
         }
@@ -77,24 +74,16 @@ final readonly class Holdings
         return $items;
     }
 
-    /**
-     * @param list<Stay>                          $stays
-     * @param array<string, array<int, PlaceDay>> $readings by place and day
-     */
+    /** @param list<Stay> $stays */
     private static function holding(Garden $garden, CropBook $crops, HarvestLot $lot, StorePlace $place, int $hundredths, array $stays,
-        array $readings): Holding
+        DaysUsed $days): Holding
     {
         $crop = $crops->grown($lot->item, $lot->variety);
         $needs = $garden->store->keeping->of($crop);
         $life = new ShelfLife($needs);
-        $nights = self::nights($garden, $lot);
+        $nights = DaysUsed::nights($garden, $lot);
         $intake = $life->intake($lot->flaws, $nights);
-        $spent = 0.0;
-        foreach ($stays as $n => $stay) {
-            $until = $stays[$n + 1]->from ?? $garden->today;
-            $at = $garden->store->place($stay->place);
-            $spent += null === $at ? 0.0 : self::spent($life, $at, $stay->from, $until, $readings[$stay->place] ?? []);
-        }
+        $spent = $days->at($life, $stays, $garden->today);
         $rate = $life->rate($place->celsius, (float) $place->humidity);
         $last = static fn (int $days): Day => $garden->today->plus((int) min(self::LATEST, floor(max(0.0, $days * $intake - $spent)
             / $rate)));
@@ -102,35 +91,6 @@ final readonly class Holdings
         return new Holding($lot, $crop, $place, $needs, $hundredths, min(1.0, $spent / max(1e-9, $needs->likely * $intake)), $rate,
             $lot->day->plus($needs->traits->goodFrom), $last($needs->least), $last($needs->likely), $last($needs->most),
             self::reasons($garden, $lot, $place, $needs, $nights));
-    }
-
-    /**
-     * Days of life used up at a place between two days.
-     *
-     * @param array<int, PlaceDay> $readings by day
-     */
-    private static function spent(ShelfLife $life, StorePlace $place, Day $from, Day $until, array $readings): float
-    {
-        $usual = $life->rate($place->celsius, (float) $place->humidity);
-        $spent = $usual * max(0, $until->since($from));
-        for ($day = $from->number; [] !== $readings && $day < $until->number; ++$day) {
-            $read = $readings[$day] ?? null;
-            $spent += null === $read ? 0.0 : $life->rate($read->celsius, $read->humidity ?? (float) $place->humidity) - $usual;
-        }
-
-        return $spent;
-    }
-
-    /** @return list<float> lows of the nights it lay out ripe, as they were measured */
-    private static function nights(Garden $garden, HarvestLot $lot): array
-    {
-        $planting = $garden->plantings->get($lot->planting);
-        $nights = [];
-        for ($day = $planting?->ready->number ?? $lot->day->number; $day < $lot->day->number; ++$day) {
-            isset($garden->climate->measured->min[$day]) ? $nights[] = $garden->climate->measured->min[$day] : null;
-        }
-
-        return $nights;
     }
 
     /**

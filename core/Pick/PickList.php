@@ -107,7 +107,8 @@ final readonly class PickList
 
     public function hours(): float
     {
-        return array_sum(array_map(static fn (PickLine $l): float => $l->hours(), $this->lines));
+        return array_sum(array_map(static fn (PickLine $l): float => $l->hours(), $this->lines))
+            + array_sum(array_map(static fn (StoreLine $l): float => $l->cleaned, $this->stored));
     }
 
     /** Hours that want the cool of the morning on a day. */

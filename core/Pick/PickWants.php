@@ -183,7 +183,8 @@ final class PickWants
             $some = $need->day <= $holding->likely->number ? min($units, $left) : 0;
             if ($some > 0) {
                 $this->left[$key] = ($this->left[$key] ?? $holding->hundredths) - 100 * $some;
-                $this->stored[] = new StoreLine(Day::of($need->day), $holding, $some, $outlet);
+                $this->stored[] = new StoreLine(Day::of($need->day), $holding, $some, $outlet,
+                    true === $holding->crop->habits->store?->cleaning->isAtSale() ? $some / $this->table->of($holding->crop)->clean : 0.0);
                 $units -= $some;
             }
         }

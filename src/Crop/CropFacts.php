@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Crop;
 
 use App\Wording\Prose;
+use JollyFurrow\Crop\Cleaning;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\Method;
 use JollyFurrow\Crop\Pattern;
@@ -244,6 +245,7 @@ final class CropFacts
             new Fact('Humidity', Quantity::of($room->humidity, Unit::Percent), 'store_rh'),
             new Fact('Keeps at its best', [(string) $room->least, 'to', Quantity::of($room->most, Unit::Day)], 'store_days'),
             ...(null === $room->chill ? [] : [new Fact('Harmed by cold below', Quantity::of($room->chill, Unit::Celsius), 'chill_c')]),
+            ...(Cleaning::Washed === $room->cleaning ? [] : [new Fact('Cleaned', $room->cleaning, 'cleaning')]),
         ];
     }
 

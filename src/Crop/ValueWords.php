@@ -54,7 +54,7 @@ final class ValueWords
             'first_share' => 'First of it after this share of its days', 'longest_days' => 'Ready within, days',
             'mildews' => 'Mildews in the warm end of summer'],
         'Store' => ['store_c' => 'Stored at, °C', 'store_rh' => 'Humidity, %', 'store_days' => 'Keeps at its best, days',
-            'chill_c' => 'Harmed by cold below, °C', 'toxic' => 'Toxic'],
+            'chill_c' => 'Harmed by cold below, °C', 'cleaning' => 'Cleaned', 'toxic' => 'Toxic'],
     ];
 
     /** @return array<string, array<string, array{label: string, hint: string}>> by group and name */

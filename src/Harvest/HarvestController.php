@@ -14,10 +14,12 @@ use App\Shared\Role;
 use App\Shared\Visit;
 use App\Store\Snapshot;
 use App\Wording\Formatter;
+use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Readiness\HarvestUse;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\HarvestLot;
 use JollyFurrow\Storage\ScaleStream;
@@ -182,11 +184,13 @@ final class HarvestController extends Page
     private function show(Request $request, Visit $visit, Garden $garden, ?Planting $planting, ?FormInterface $form): Response
     {
         return $this->page($request, 'harvest/harvest.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $this->crops,
-            'planting' => $planting, 'cards' => null === $planting ? [] : $this->tables->readiness()->of($this->crops->grown($planting->item,
-                $planting->variety)), 'form' => $form?->createView(), 'ready' => Harvesting::ready($garden,
-                    $garden->today->plus(self::SOON)), 'ids' => $this->snapshot->plantingIds($visit->gardenId),
-            'young' => $this->harvesting->young($garden, $garden->today->plus(self::SOON)), 'lots' => \array_slice(array_reverse($garden->store->harvests), 0, 8)], 'harvest', null === $form ? Response::HTTP_OK
-                    : Forms::status($form));
+            'planting' => $planting, 'cards' => null === $planting ? []
+                : $this->tables->readiness()->of($this->crops->grown($planting->item,
+                    $planting->variety)), 'form' => $form?->createView(), 'ready' => Harvesting::ready($garden,
+                        $garden->today->plus(self::SOON)), 'ids' => $this->snapshot->plantingIds($visit->gardenId),
+            'young' => $this->harvesting->young($garden, $garden->today->plus(self::SOON)),
+                'lots' => \array_slice(array_reverse($garden->store->harvests), 0, 8)], 'harvest', null === $form ? Response::HTTP_OK
+                        : Forms::status($form));
     }
 
     /** @return FormInterface<mixed> */
@@ -200,9 +204,16 @@ final class HarvestController extends Page
 
         $crop = $this->crops->grown($planting->item, $planting->variety);
 
-        return $this->forms->fresh(HarvestType::class, $typed, ['produce' => $crop->produce, 'uses' => $this->tables->readiness()->uses($crop),
+        return $this->forms->fresh(HarvestType::class, $typed, ['produce' => $crop->produce, 'uses' => $this->uses($crop),
             'beds' => array_combine($beds, $beds), 'places' => $places,
             'scale' => $this->scale->isThere($garden)]);
+    }
+
+    /** @return list<HarvestUse> as usual first */
+    private function uses(Crop $crop): array
+    {
+        return [HarvestUse::Usual, ...array_values(array_filter($this->tables->readiness()->uses($crop),
+            static fn (HarvestUse $use): bool => HarvestUse::Usual !== $use))];
     }
 
     private function opened(Visit $visit): Garden

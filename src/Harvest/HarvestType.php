@@ -33,7 +33,8 @@ final class HarvestType extends AbstractType
             ->add('place', ChoiceType::class, ['label' => 'Where it goes', 'choices' => ['to market' => '', ...$options['places']],
                 'empty_data' => '']);
         if (\count($options['uses']) > 1) {
-            $builder->add('use', CaseType::class, ['label' => 'As what', 'class' => HarvestUse::class, 'choices' => $options['uses']]);
+            $builder->add('use', CaseType::class, ['label' => 'As what', 'class' => HarvestUse::class, 'choices' => $options['uses'],
+                'empty_data' => HarvestUse::Usual->value]);
         }
         if (true === $options['scale'] && $produce->isByWeight()) {
             $builder->add('crates', IntegerType::class, ['label' => 'Crates on the scale, 1.5 kg each', 'required' => false,

@@ -49,9 +49,11 @@ final class ReadyController extends Page
             $visit->gardenId), 'groups' => array_filter(['Look now' => $is(static fn (ReadyRow $r): bool => $r->isOpen, $rows),
                 'Within two weeks' => $is(static fn (ReadyRow $r): bool => $r->days->likely <= $near, $coming),
                 'Later' => $is(static fn (ReadyRow $r): bool => $r->days->likely > $near, $coming),
-                'Ready' => $is(static fn (ReadyRow $r): bool => $r->isReady($today), $rows)]), 'next' => $coming[0] ?? null, 'rows' => $rows,
-            'weeks' => $weeks, 'todayX' => ReadyRow::x($today, $today->number), 'days' => $this->forecast($garden), 'outlet_names' => array_combine(array_column($garden->outlets, 'key'),
-                array_column($garden->outlets, 'name'))], 'ready');
+                'Ready' => $is(static fn (ReadyRow $r): bool => $r->isReady($today), $rows)]), 'next' => $coming[0] ?? null,
+                    'rows' => $rows,
+            'weeks' => $weeks, 'todayX' => ReadyRow::x($today, $today->number), 'days' => $this->forecast($garden),
+                'outlet_names' => array_combine(array_column($garden->outlets, 'key'),
+                    array_column($garden->outlets, 'name'))], 'ready');
     }
 
     /** @return list<ReadyRow> the earliest first */

@@ -21,7 +21,8 @@ final readonly class ReadyRow
     public const AHEAD = 35;
 
     /** @param non-empty-list<ReadinessCard> $cards */
-    private function __construct(public Planting $planting, public Crop $crop, public ReadyDays $days, public array $cards, public string $ridge,
+    private function __construct(public Planting $planting, public Crop $crop, public ReadyDays $days, public array $cards,
+        public string $ridge,
         public string $soft, public bool $isOpen)
     {
     }

@@ -11,8 +11,9 @@ use PHPUnit\Framework\TestCase;
 final class RoomsTest extends TestCase
 {
     private const CORE = [
-        'Exception', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
-        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Diary', 'Garden', 'Keep', 'Bench',
+        'Exception', 'Odds', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
+        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Diary', 'Garden',
+            'Keep', 'Bench',
             'Seed', 'Season', 'Need',
         'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Forecast', 'Pick',
             'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',

@@ -7,11 +7,13 @@ namespace App\Tests\Storage;
 use App\Store\Snapshot;
 use App\Tests\Support\AppCase;
 use App\Tests\Support\SmallGarden;
+use JollyFurrow\Book\OwnValue;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Keep\Holdings;
 use JollyFurrow\Planting\FieldNote;
 use JollyFurrow\Planting\Happening;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Readiness\HarvestUse;
 use JollyFurrow\Storage\Flaw;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\Handling;
@@ -86,6 +88,49 @@ final class HarvestPagesTest extends AppCase
         unlink($path);
         self::assertStringContainsString('"beds":["A3"],"planting":"leek@2025-04-22#1","units":22,"outlets":{"stall":22}',
             (string) preg_replace('/\s+/', '', $tester->getDisplay()));
+    }
+
+    /** Every second leek pulled thin is no harvest of the grown: nothing is noted, and it is offered before the rest is ready. */
+    public function testThinnings(): void
+    {
+        /** @var list<array<string, mixed>> $plantings */
+        $plantings = SmallGarden::values()['plantings'];
+        $this->garden = $this->keep(SmallGarden::json(['plantings' => [['ready' => '2026-03-20'] + $plantings[0]]] + self::STORES));
+        $page = $this->browser->request('GET', $this->path('/harvest'));
+        self::assertStringContainsString('Young: thinnings, baby, new (1)', $this->text());
+        $this->browser->click($page->filter('.tap-list a:contains("A3")')->link());
+        self::assertStringContainsString('every second pulled and bunched', $this->text());
+        $this->browser->submitForm('Save', ['amount' => '30', 'use' => 'thinnings', 'place' => '']);
+        self::assertResponseRedirects();
+
+        self::assertSame([[HarvestUse::Thinnings, 3000]], array_map(static fn (HarvestLot $l): array => [$l->use, $l->hundredths],
+            $this->snapshot()->store->harvests));
+        self::assertSame([], $this->snapshot()->notes);
+        $this->browser->request('GET', $this->path('/lots.csv'));
+        self::assertStringContainsString(',thinnings,', (string) $this->browser->getResponse()->getContent());
+        $this->browser->request('GET', $this->path('/ready'));
+        self::assertStringContainsString('Next: Leek on A3, about <strong>Fri 20 Mar', $this->text());
+    }
+
+    /** Three lots of carrots that spoiled after forty days: the store says so, and the book goes by it from then on. */
+    public function testOwnRecordsOverTheHandbook(): void
+    {
+        $lots = $handlings = [];
+        foreach ([1, 2, 3] as $n) {
+            $lots[] = ['key' => 'c-'.$n, 'day' => '2025-11-0'.$n, 'item' => 'carrot-storage', 'variety' => 'carrot-storage',
+                'grade' => 'first', 'hundredths' => 1000, 'store' => 'cold'];
+            $handlings[] = ['key' => 'h-'.$n, 'lot' => 'c-'.$n, 'day' => '2025-12-1'.$n, 'kind' => 'culled', 'hundredths' => 900,
+                'from' => 'cold'];
+        }
+        $this->garden = $this->keep(SmallGarden::json(['harvests' => $lots, 'handlings' => $handlings] + self::STORES));
+        $this->browser->request('GET', $this->path('/store'));
+        self::assertStringContainsString('3 lots, 3 spoiled', $this->text());
+        $this->browser->submitForm('Go by yours');
+        self::assertResponseRedirects();
+        self::assertSame([['carrot-storage', 'store_days', '44..44', '3 lots, 3 of them spoiled']], array_map(
+            static fn (OwnValue $v): array => [$v->crop, $v->name, $v->is, $v->note], $this->snapshot()->own));
+        $this->browser->request('GET', $this->path('/store'));
+        self::assertStringNotContainsString('Go by yours', $this->text());
     }
 
     /** What a phone kept without reception comes with a token: sent twice it is one harvest; what is wrong is answered in words. */

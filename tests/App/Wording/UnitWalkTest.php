@@ -64,6 +64,7 @@ final class UnitWalkTest extends AppCase
         yield 'soil refused' => ['soil', ['place' => '', 'day' => 'soon', 'ph' => '20', 'depth' => 'deep']];
         yield 'feeding' => ['feeding'];
         yield 'mix cards' => ['feeding/cards'];
+        yield 'ready soon' => ['ready'];
         yield 'pick list' => ['pick'];
         yield 'load list' => ['load'];
         yield 'price cards' => ['load/cards'];
@@ -138,7 +139,7 @@ final class UnitWalkTest extends AppCase
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
                 'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
-                'feeding_cards', 'pick', 'load', 'load_cards',
+                'feeding_cards', 'ready', 'pick', 'load', 'load_cards',
                 'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);

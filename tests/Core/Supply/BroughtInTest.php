@@ -7,6 +7,7 @@ namespace JollyFurrow\Tests\Supply;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Readiness\HarvestUse;
 use JollyFurrow\Storage\Grade;
 use JollyFurrow\Storage\Handling;
 use JollyFurrow\Storage\HandlingKind;
@@ -67,6 +68,32 @@ final class BroughtInTest extends TestCase
         $cut = Stores::lot('lettuce-head', $lettuce->ready->iso(), 9_950, '', $lettuce->key);
 
         self::assertCount(1, self::lots(self::garden($lettuce->ready->plus(1), $lettuce, [$cut]), $lettuce));
+    }
+
+    /**
+     * Of ninety heads: what is thinned out takes nothing, what is pulled young twice itself, where the large go first three tenths
+     * of the gap fill again (practice.md, our own shares). What is young keeps no promise of the grown.
+     */
+    #[\PHPUnit\Framework\Attributes\DataProvider('uses')]
+    public function testAsWhatItWasTaken(HarvestUse $use, float $left, int $lots): void
+    {
+        $lettuce = LittleGarden::lettuce('2026-04-01', standing: Standing::Growing);
+        $cut = Stores::lot('lettuce-head', $lettuce->ready->iso(), 2_000, '', $lettuce->key);
+        $cut = new HarvestLot($cut->key, $cut->day, $cut->item, $cut->variety, $cut->planting, $cut->bed, $cut->grade, $cut->hundredths,
+            use: $use);
+        $found = self::lots(self::garden($lettuce->ready->plus(1), $lettuce, [$cut]), $lettuce);
+
+        self::assertCount($lots, $found);
+        self::assertSame($left, end($found)->units);
+    }
+
+    /** @return iterable<string, array{HarvestUse, float, int}> */
+    public static function uses(): iterable
+    {
+        yield 'as usual' => [HarvestUse::Usual, 70.0, 2];
+        yield 'thinnings' => [HarvestUse::Thinnings, 90.0, 1];
+        yield 'baby' => [HarvestUse::Baby, 50.0, 1];
+        yield 'the large first' => [HarvestUse::LargeFirst, 76.0, 2];
     }
 
     public function testWhatNobodyPlanned(): void

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Tests\Support;
 
+use JollyFurrow\Readiness\HarvestUse;
+use JollyFurrow\Readiness\ReadinessCard;
+use JollyFurrow\Readiness\ReadinessTable;
 use JollyFurrow\Storage\Curing;
 use JollyFurrow\Storage\Ethylene;
 use JollyFurrow\Storage\Grade;
@@ -51,21 +54,37 @@ final class Stores
         return new Handling('h'.++self::$handlings, $lot->key, Day::parse($day), $kind, $hundredths, $from, $to);
     }
 
+    public static function readiness(): ReadinessTable
+    {
+        return new ReadinessTable(array_map(static fn (array $r): ReadinessCard => new ReadinessCard($r[0], explode(' ', $r[1]),
+            HarvestUse::from($r[2]), (int) $r[3], (float) $r[4], $r[5], $r[6], $r[7], $r[8]), self::rows('readiness')));
+    }
+
     private static function read(): KeepTable
     {
-        $file = fopen(__DIR__.'/../../../data/keeping.csv', 'r');
-        \assert(false !== $file);
-        fgetcsv($file, null, ',', '"', '');
         $rows = [];
-        while (\is_array($row = fgetcsv($file, null, ',', '"', ''))) {
-            [$key, $crops, $makes, $suffers, $cure, $good, $sprouts, $crate] = array_map(strval(...), $row);
+        foreach (self::rows('keeping') as [$key, $crops, $makes, $suffers, $cure, $good, $sprouts, $crate]) {
             $curing = 4 === sscanf($cure, '%d/%d/%d..%d', $celsius, $humidity, $least, $most)
                 ? new Curing((float) $celsius, (int) $humidity, (int) $least, (int) $most) : null;
             $rows[] = new KeepTraits($key, explode(' ', $crops), Ethylene::from($makes), Ethylene::from($suffers), $curing, (int) $good,
                 'yes' === $sprouts, (float) $crate);
         }
-        fclose($file);
 
         return new KeepTable($rows);
+    }
+
+    /** @return list<list<string>> cells of a table that ships, without its headings */
+    private static function rows(string $table): array
+    {
+        $file = fopen(__DIR__.'/../../../data/'.$table.'.csv', 'r');
+        \assert(false !== $file);
+        fgetcsv($file, null, ',', '"', '');
+        $rows = [];
+        while (\is_array($row = fgetcsv($file, null, ',', '"', ''))) {
+            $rows[] = array_map(strval(...), $row);
+        }
+        fclose($file);
+
+        return $rows;
     }
 }
