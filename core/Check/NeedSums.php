@@ -22,10 +22,10 @@ final readonly class NeedSums
             $parts[$product->text('key')] = $product->parts('parts');
         }
         $wanted = [];
-        foreach ($this->garden->parts('promises') as $promise) {
-            foreach ($promise->number('quantity') > 0 ? $parts[$promise->text('product')] ?? [] : [] as $part) {
-                $day = $promise->day('day') ?? 0;
-                $wanted[$part->text('item')][$day][$promise->text('outlet')] = ($wanted[$part->text('item')][$day][$promise->text('outlet')] ?? 0.0) + $promise->number('quantity') * $part->number('units');
+        foreach ((new OrderSums($this->garden))->wanted() as [$outlet, $product, $day, $quantity]) {
+            foreach ($quantity > 0 ? $parts[$product] ?? [] : [] as $part) {
+                $wanted[$part->text('item')][$day][$outlet] = ($wanted[$part->text('item')][$day][$outlet] ?? 0.0)
+                    + $quantity * $part->number('units');
             }
         }
         $outlets = $this->garden->parts('outlets');

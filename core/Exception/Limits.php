@@ -44,6 +44,10 @@ final class Limits
     public const HANDLINGS = 100_000;
     public const STORE_DAYS = 60_000;
     public const SPRAYS = 5_000;
+    public const ORDERS = 50_000;
+    public const PRICES = 5_000;
+    public const MARKET_DAYS = 20_000;
+    public const BOX_SIZES = 30;
 
     /** Lists and sheets: rows and columns are counted before anything is guessed about them. */
     public const COLUMNS = 12;

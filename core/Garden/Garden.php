@@ -21,6 +21,7 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Recipe\Recipe;
+use JollyFurrow\Sale\MarketBook;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\CoverCalendar;
 use JollyFurrow\Shelter\PlaceType;
@@ -53,6 +54,7 @@ final readonly class Garden
      * @param SoilBook           $soil        tests, the shed, what was spread, valves
      * @param StoreBook          $store       where produce lies, what was brought in and became of it
      * @param SprayBook          $sprays      treatments and what they keep off
+     * @param MarketBook         $market      what was ordered, what it costs, how market days went
      */
     public function __construct(
         public string $name,
@@ -76,6 +78,7 @@ final readonly class Garden
         public SoilBook $soil = new SoilBook(),
         public StoreBook $store = new StoreBook(),
         public SprayBook $sprays = new SprayBook(),
+        public MarketBook $market = new MarketBook(),
     ) {
         $this->climate = $climate ?? PlaceClimate::guessed($place->latitude, $place->altitude);
         $this->plantings = $plantings instanceof Plantings ? $plantings : Plantings::of($plantings);
@@ -112,6 +115,11 @@ final readonly class Garden
     public function treated(SprayBook $sprays): self
     {
         return $this->but(sprays: $sprays);
+    }
+
+    public function selling(MarketBook $market): self
+    {
+        return $this->but(market: $market);
     }
 
     public function onSoil(SoilBook $soil): self
@@ -241,7 +249,7 @@ final readonly class Garden
     private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null,
         ?array $promises = null, ?array $protections = null, ?PlaceClimate $climate = null, ?Practice $practice = null,
         ?string $name = null, ?array $notes = null, ?Diary $diary = null, ?SoilBook $soil = null, ?StoreBook $store = null,
-        ?SprayBook $sprays = null): self
+        ?SprayBook $sprays = null, ?MarketBook $market = null): self
     {
         return new self(
             $name ?? $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
@@ -251,6 +259,7 @@ final readonly class Garden
             $protections ?? $this->protections, $this->own, $this->recipes, $practice ?? $this->practice,
             $diary ?? $this->diary,
             $soil ?? $this->soil, $store ?? $this->store, $sprays ?? $this->sprays,
+            $market ?? $this->market,
         );
     }
 }

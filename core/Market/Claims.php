@@ -23,7 +23,15 @@ final readonly class Claims
     /** @return list<Claim> */
     public function of(string $item, Need $need): array
     {
-        return array_map(fn (int|string $outlet, int $units): Claim => new Claim((string) $outlet, $units,
-            priority: $this->priorities[$outlet] ?? \PHP_INT_MAX), array_keys($need->byOutlet), $need->byOutlet);
+        $claims = [];
+        foreach ($need->byOutlet as $outlet => $units) {
+            [$firm, $standing] = $need->ordered[$outlet] ?? [0, 0];
+            $parts = [[ClaimKind::Firm, $firm], [ClaimKind::Standing, $standing], [ClaimKind::Promise, $units - $firm - $standing]];
+            foreach ($parts as [$kind, $part]) {
+                $part <= 0 ?: $claims[] = new Claim((string) $outlet, $part, $kind, $this->priorities[$outlet] ?? \PHP_INT_MAX);
+            }
+        }
+
+        return $claims;
     }
 }

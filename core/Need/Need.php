@@ -8,17 +8,19 @@ namespace JollyFurrow\Need;
 final readonly class Need
 {
     /**
-     * @param int                $day      day number
-     * @param int                $reach    most days between cutting and this market day
-     * @param int                $units    packing loss included
-     * @param array<string, int> $byOutlet units by outlet key, first served first
+     * @param int                            $day      day number
+     * @param int                            $reach    most days between cutting and this market day
+     * @param int                            $units    packing loss included
+     * @param array<string, int>             $byOutlet units by outlet key, first served first
+     * @param array<string, array{int, int}> $ordered  of them ordered for that day, and the same every time, by outlet
      */
-    public function __construct(public int $day, public int $reach, public int $units, public array $byOutlet)
+    public function __construct(public int $day, public int $reach, public int $units, public array $byOutlet,
+        public array $ordered = [])
     {
     }
 
     public function withUnits(int $units): self
     {
-        return new self($this->day, $this->reach, $units, $this->byOutlet);
+        return new self($this->day, $this->reach, $units, $this->byOutlet, $this->ordered);
     }
 }

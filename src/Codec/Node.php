@@ -302,4 +302,20 @@ final readonly class Node
             default => 'a list or object',
         };
     }
+
+    /** @return list<int> */
+    public function ints(string $field, int $most, int $least, int $greatest): array
+    {
+        $ints = [];
+        foreach ($this->list($field, $most) as $one) {
+            if (!\is_int($one) || $one < $least || $one > $greatest) {
+                $this->fault($field, \sprintf('must hold whole numbers from %d to %d.', $least, $greatest));
+
+                return [];
+            }
+            $ints[] = $one;
+        }
+
+        return $ints;
+    }
 }

@@ -88,6 +88,7 @@ final class SeasonShift
             self::soil($g->soil, $days),
             StoreShift::store($g->store, $days),
             StoreShift::sprays($g->sprays, $days),
+            MarketShift::of($g->market, $days),
         );
     }
 

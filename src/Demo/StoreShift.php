@@ -20,7 +20,7 @@ final class StoreShift
         return new StoreBook($store->places,
             array_map(static fn (HarvestLot $h): HarvestLot => new HarvestLot(self::code($h->key, $days), $h->day->plus($days), $h->item,
                 $h->variety, SeasonShift::key($h->planting, $days), $h->bed, $h->grade, $h->hundredths, $h->minutes, $h->who, $h->flaws,
-                $h->place, $h->words), $store->harvests),
+                $h->place, $h->words, $h->use), $store->harvests),
             array_map(static fn (Handling $h): Handling => new Handling(self::code($h->key, $days), self::code($h->lot, $days),
                 $h->day->plus($days), $h->kind, $h->hundredths, $h->from, $h->to, $h->words), $store->handlings),
             array_map(static fn (PlaceDay $d): PlaceDay => new PlaceDay($d->place, $d->day->plus($days), $d->celsius, $d->low, $d->high,

@@ -8,6 +8,7 @@ use App\Books\GardenBooks;
 use App\Books\StoreTables;
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
+use App\Codec\MarketFile;
 use App\Codec\Millimetres;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
@@ -131,13 +132,14 @@ final readonly class GardenReader
         $soil = SoilFile::read($root, $names, $blocks);
         $store = StoreFile::read($root, $names)->keptBy($this->stores->keeping());
         $sprays = StoreFile::sprays($root, $names);
+        $market = MarketFile::read($root, array_map(strval(...), array_keys($outlets)), array_map(strval(...), array_keys($products)));
         $diary = DiaryFile::read($root, $book, [About::Planting->value => array_map(static fn (Planting $p): string => $p->key, $plantings),
             About::Bed->value => array_map(strval(...), array_keys($beds)), About::Block->value => $blocks]);
 
         return $faults->areThere() ? null : new Garden($name, $today, $place, $settings, $blocks, array_values($beds), $history,
             array_values($outlets), array_values($products), $promised, $plantings, $notes, $climate, $protections, $own, $ownRecipes,
             $root->has('practice') ? Practice::seeded($root->object('practice')->int('seed', 0, 999_999)) : null, $diary, $soil,
-            $store, $sprays);
+            $store, $sprays, $market);
     }
 
     /** @return list<Recipe> by key */

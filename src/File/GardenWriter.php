@@ -6,6 +6,7 @@ namespace App\File;
 
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
+use App\Codec\MarketFile;
 use App\Codec\Millimetres;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
@@ -81,6 +82,7 @@ final class GardenWriter
             ...DiaryFile::values($garden->diary),
             ...SoilFile::values($garden->soil),
             ...StoreFile::values($garden->store, $garden->sprays),
+            ...MarketFile::values($garden->market),
         ];
     }
 

@@ -13,7 +13,7 @@ final readonly class RowImages
     private const TABLES = ['garden', 'block', 'bed', 'past_crop', 'outlet', 'product', 'product_part', 'promise', 'planting', 'piece',
         'field_note', 'climate', 'reading', 'own_value', 'own_recipe', 'protection', 'practice', 'worker', 'own_job',
         'own_care', 'job_mark', 'seed_lot', 'soil_test', 'shed_product', 'spread', 'valve', 'valve_bed', 'feed_rules',
-        'store_place', 'harvest_lot', 'handling', 'place_day', 'spray', 'spray_bed'];
+        'store_place', 'harvest_lot', 'handling', 'place_day', 'spray', 'spray_bed', 'market_entry'];
 
     public function __construct(private Connection $connection)
     {

@@ -21,6 +21,7 @@ use App\Rows\PracticeRecord;
 use App\Rows\ProductRecord;
 use App\Rows\PromiseRecord;
 use App\Rows\ProtectionRecord;
+use App\Sale\MarketKeeper;
 use App\Shared\Role;
 use App\Soil\SoilKeeper;
 use App\Storage\StoreKeeper;
@@ -33,7 +34,8 @@ final readonly class GardenKeeper
 {
     public function __construct(private EntityManagerInterface $entities, private ChangeLog $log, private PlantingKeeper $plantings,
         private ClimateKeeper $climate, private SecretLinks $links,
-        private DiaryKeeper $diary, private SoilKeeper $soil, private StoreKeeper $store)
+        private DiaryKeeper $diary, private SoilKeeper $soil, private StoreKeeper $store,
+        private MarketKeeper $market)
     {
     }
 
@@ -61,6 +63,7 @@ final readonly class GardenKeeper
             }
             $this->soil->begin($id, $garden->soil);
             $this->store->begin($id, $garden->store, $garden->sprays);
+            $this->market->begin($id, $garden->market);
             $this->diary->begin($id, $garden->diary);
             null === $garden->practice ?: $this->kept(new PracticeRecord($id, $garden->practice, $garden->today, 1));
             $this->links->revokePasswordLinks($ownerId);

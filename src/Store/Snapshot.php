@@ -12,6 +12,7 @@ use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
 use App\Codec\TemperFile;
 use App\Diary\DiaryRows;
+use App\Sale\MarketRows;
 use App\Shared\Faults;
 use App\Shared\Row;
 use App\Shared\Today;
@@ -82,14 +83,24 @@ final readonly class Snapshot
         $practice = null === $garden->optionalInt('seed') ? null : Practice::seeded($garden->int('seed'));
 
         $store = new StoreRows($this->connection);
+        $outlets = $this->outlets($gardenId);
+        $products = $this->products($gardenId);
 
         return new Garden($garden->text('name'), $today, $place, self::settings($garden), $blocks, $this->beds($gardenId),
-            $this->history($gardenId), $this->outlets($gardenId), $this->products($gardenId), $this->promises($gardenId),
+            $this->history($gardenId), $outlets, $products, $this->promises($gardenId),
             $this->plantings($gardenId), $this->notes($gardenId), $this->climate($gardenId, $today, $whole), $this->protections($gardenId),
             OwnValues::of($this->connection, $gardenId), GardenRecipes::own($this->connection, $gardenId), $practice,
             (new DiaryRows($this->connection))->of($gardenId, $today, $whole),
             (new SoilRows($this->connection))->of($gardenId), $store->of($gardenId, $today, $whole)->keptBy($this->stores?->keeping()
-                ?? new KeepTable([])), $store->sprays($gardenId));
+                ?? new KeepTable([])), $store->sprays($gardenId), (new MarketRows($this->connection))->of($gardenId, $today,
+                    $outlets, $products, $whole));
+    }
+
+    /** The same with all market days there were, to learn from. */
+    public function remembering(string $gardenId, Garden $garden): Garden
+    {
+        return $garden->selling((new MarketRows($this->connection))->of($gardenId, $garden->today, $garden->outlets, $garden->products,
+            true));
     }
 
     /** The planting of that id as the garden has it; null: there is none. */

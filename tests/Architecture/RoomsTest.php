@@ -12,7 +12,7 @@ final class RoomsTest extends TestCase
 {
     private const CORE = [
         'Exception', 'Odds', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
-        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Diary', 'Garden',
+        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Sale', 'Diary', 'Garden',
             'Keep', 'Bench',
             'Seed', 'Season', 'Need',
         'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Forecast', 'Pick',
@@ -22,7 +22,7 @@ final class RoomsTest extends TestCase
         'Job', 'Laboratory', 'Practice', 'Paste', 'Check',
     ];
     private const SRC = [
-        'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Storage', 'Log', 'Links', 'Account', 'SignIn',
+        'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Storage', 'Sale', 'Log', 'Links', 'Account', 'SignIn',
             'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',

@@ -84,7 +84,7 @@ final class BroughtInTest extends TestCase
         $found = self::lots(self::garden($lettuce->ready->plus(1), $lettuce, [$cut]), $lettuce);
 
         self::assertCount($lots, $found);
-        self::assertSame($left, end($found)->units);
+        self::assertSame($left, $found[$lots - 1]->units);
     }
 
     /** @return iterable<string, array{HarvestUse, float, int}> */
