@@ -347,4 +347,13 @@ return [
     ['store is sure', 'core/Forecast/MarketForecast.php', 'null !== $lot->goodUntil ? $lot', 'null === $lot ? $lot', 'MarketForecast'],
     ['the field comes late', 'core/Forecast/MarketForecast.php', '$moved($ready->late - $ready->likely,', '$moved(0,',
         'MarketForecast'],
+    ['what is short costs, what is over costs', 'core/Market/Stake.php', '$this->pickPack + $this->left - $this->back', '$this->pickPack - $this->back',
+        'TakeAmount'],
+    ['sold out is at least', 'core/Market/TakeAmount.php', 'Survival::of($sold, $soldOut)', 'Survival::of([...$sold, ...$soldOut])', 'TakeAmount'],
+    ['few days lean on the promise', 'core/Market/TakeAmount.php', 'PROMISE_DAYS = 4', 'PROMISE_DAYS = 3', 'TakeAmount'],
+    ['whole crates', 'core/Market/TakeAmount.php', 'ceil($wanted / $whole - 1e-9)', 'floor($wanted / $whole)', 'TakeAmount'],
+    ['as near the usual', 'core/Boxes/Mixing.php', '(2 * $steps[$n] + 1)', '(2 * $steps[$n])', 'Mixing'],
+    ['what is no usual part comes last', 'core/Boxes/Mixing.php', 'NEVER = 1e-9', 'NEVER = 1.0', 'Mixing'],
+    ['groups take turns', 'core/Boxes/Kernel/BoxSearch.php', "($other->had[$item->key] ?? 0) < (", "($other->had[$item->key] ?? 0) > (", 'Filling'],
+    ['worth its price', 'core/Boxes/Kernel/BoxSearch.php', 'OUTSIDE = 10.0', 'OUTSIDE = 0.0', 'Filling'],
 ];
