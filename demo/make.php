@@ -37,10 +37,19 @@ use JollyFurrow\Measure\Money;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
+use JollyFurrow\Practice\Stall;
 use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
+use JollyFurrow\Sale\BoxSize;
+use JollyFurrow\Sale\MarketBook;
+use JollyFurrow\Sale\MarketDay;
+use JollyFurrow\Sale\Order;
+use JollyFurrow\Sale\OrderKind;
+use JollyFurrow\Sale\Price;
+use JollyFurrow\Sale\Terms;
+use JollyFurrow\Sale\Weathering;
 use JollyFurrow\Shelter\Benches;
 use JollyFurrow\Shelter\Cover;
 use JollyFurrow\Shelter\PlaceType;
@@ -330,9 +339,44 @@ foreach ($history as $past) {
 }
 usort($lots, static fn (HarvestLot $a, HarvestLot $b): int => [$a->day->number, $a->key] <=> [$b->day->number, $b->key]);
 $store = new StoreBook($store->places, $lots, [], []);
+// How the stall and the shop went in two seasons, what is ordered, what costs otherwise, and the boxes.
+$sales = [];
+foreach ([2, 1] as $ago) {
+    $byDay = [];
+    foreach ($promises as $promise) {
+        if (in_array($promise->outlet, ['stall', 'farm-shop'], true)) {
+            $byDay[$promise->outlet][$promise->day->plus(-364 * $ago)->number][$promise->product] = $promise->quantity;
+        }
+    }
+    foreach ($byDay as $outlet => $days) {
+        foreach ($days as $number => $products_) {
+            $weather = [Weathering::Fair, Weathering::Fair, Weathering::Wet, Weathering::Fair, Weathering::Hot][crc32($number.'w') % 5];
+            $sales[] = Stall::gone($outlet, Day::of($number), array_slice($products_, 0, 14), [], $weather, 26 + $ago, true);
+        }
+    }
+}
+$sales = array_values(array_filter($sales));
+usort($sales, static fn (MarketDay $a, MarketDay $b): int => [$a->day->number, $a->outlet] <=> [$b->day->number, $b->outlet]);
+$orders = [];
+foreach ([['kitchen-north', 'scallion', '2026-06-17', 6], ['kitchen-north', 'head-lettuce', '2026-06-03', 4],
+    ['kitchen-south', 'basil', '2026-07-17', 6]] as $n => [$outlet, $product, $day, $units]) {
+    $orders[] = new Order('s'.($n + 1), $outlet, $product, Day::parse($day), (float) $units, OrderKind::Standing, Day::parse('2026-10-30'));
+}
+foreach ([['kitchen-south', 'arugula', '2026-07-24', 16], ['kitchen-south', 'turnip', '2026-07-24', 8],
+    ['kitchen-north', 'parsley', '2026-08-05', 6], ['kitchen-south', 'tomato', '2026-08-14', 5]] as $n => [$outlet, $product, $day,
+        $units]) {
+    $orders[] = new Order('f'.($n + 1), $outlet, $product, Day::parse($day), (float) $units, who: $byKey[$outlet]->name);
+}
+$market = new MarketBook($orders, [new Terms('kitchen-north', 1, 18), new Terms('kitchen-south', 1, 18), new Terms('boxes', 2),
+    new Terms('farm-shop', null, 24, 30)], [
+        new Price('p1', 'kitchen-north', 'head-lettuce', Money::fromCents(150)),
+        new Price('p2', 'stall', 'courgette', Money::fromCents(80), many: 3, forMany: Money::fromCents(200)),
+        new Price('p3', 'stall', 'carrot-bunch', Money::fromCents(300), Day::parse('2026-07-01'), Day::parse('2026-07-31')),
+    ], $sales, [new BoxSize('small', 'boxes', 'Small', Money::fromCents(1200), [12, 12]), new BoxSize('large', 'boxes', 'Large',
+        Money::fromCents(1900), [8, 8])]);
 $garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
     MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
-    $own, diary: $diary, soil: $soil, store: $store);
+    $own, diary: $diary, soil: $soil, store: $store, market: $market);
 file_put_contents(__DIR__.'/garden.json', (new GardenWriter())->write($garden));
 fwrite(\STDERR, sprintf("%d beds, %d products, %d promises, %d plantings standing.\n", count($beds), count($products), count($promises),
     count($standing)));

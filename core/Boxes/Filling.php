@@ -31,8 +31,9 @@ final readonly class Filling
         $search = new BoxSearch($items, $classes);
         $in = $search->best();
         $contents = $worth = [];
-        $left = array_combine(array_map(static fn (BoxItem $i): string => $i->key, $items), array_map(static fn (BoxItem $i): int => $i->units,
-            $items));
+        $left = array_combine(array_map(static fn (BoxItem $i): string => $i->key, $items),
+            array_map(static fn (BoxItem $i): int => $i->units,
+                $items));
         foreach ($classes as $c => $class) {
             $contents[$class->key()] = [];
             $worth[$class->key()] = 0.0;

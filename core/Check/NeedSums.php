@@ -38,7 +38,8 @@ final readonly class NeedSums
                 foreach ($outlets as $outlet) {
                     if (isset($byOutlet[$outlet->text('key')])) {
                         $sums[$item][$day.'/'.self::reach($outlet,
-                            $produce)][$outlet->text('key')] = (int) ceil($byOutlet[$outlet->text('key')] / (1 - $produce->packingLoss) - 1e-9);
+                            $produce)][$outlet->text('key')] = (int) ceil($byOutlet[$outlet
+                                ->text('key')] / (1 - $produce->packingLoss) - 1e-9);
                     }
                 }
             }

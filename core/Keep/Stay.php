@@ -27,7 +27,7 @@ final readonly class Stay
     {
         $stays = [];
         foreach (array_reverse($handlings) as $handling) {
-            if (HandlingKind::Moved === $handling->kind && $handling->to === $place) {
+            if (\in_array($handling->kind, [HandlingKind::Moved, HandlingKind::Returned], true) && $handling->to === $place) {
                 array_unshift($stays, new self($place, $handling->day));
                 $place = $handling->from;
             }

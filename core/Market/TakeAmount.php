@@ -55,7 +55,8 @@ final readonly class TakeAmount
         $units = $whole * (int) ceil($wanted / $whole - 1e-9);
         $most = $whole * intdiv($there, $whole);
 
-        return new self(min($units, $most), $ratio, $days, $days < self::PROMISE_DAYS ? null : $survival->beyond((float) min($units, $most)),
+        return new self(min($units, $most), $ratio, $days, $days < self::PROMISE_DAYS ? null : $survival->beyond((float) min($units,
+            $most)),
             $days > 0 && null === $enough, $units > $most);
     }
 }

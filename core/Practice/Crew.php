@@ -126,7 +126,9 @@ final class Crew
             $lots = null === $rest ? $lots : [...$lots, $rest];
         }
 
-        return $garden->storing($garden->store->with($garden->store->coded($lots), Basket::sold($site, $this->needs[1])));
+        $garden = $garden->storing($garden->store->with($garden->store->coded($lots), Basket::sold($site, $this->needs[1])));
+
+        return $garden->selling($garden->market->after(Stall::of($garden, $seed)));
     }
 
     /** The day a job of a planting is due; null: it has no such job as it stands. */

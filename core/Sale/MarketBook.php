@@ -71,6 +71,16 @@ final readonly class MarketBook
         return array_values(array_filter($this->sizes, static fn (BoxSize $s): bool => $s->outlet === $outlet));
     }
 
+    /**
+     * With market days more.
+     *
+     * @param list<MarketDay> $days
+     */
+    public function after(array $days): self
+    {
+        return new self($this->orders, array_values($this->terms), $this->prices, [...$this->days, ...$days], $this->sizes, $this->boxes);
+    }
+
     /** @param list<Order> $orders */
     public function ordering(array $orders): self
     {

@@ -12,13 +12,15 @@ enum HandlingKind: string
     case Given = 'given';
     case Culled = 'culled';
     case Looked = 'looked';
+    /** Unsold, back from market into store. */
+    case Returned = 'returned';
 
     /** It leaves the store. */
     public function isGone(): bool
     {
         return match ($this) {
             self::Sold, self::Given, self::Culled => true,
-            self::Moved, self::Looked => false,
+            self::Moved, self::Looked, self::Returned => false,
         };
     }
 }

@@ -28,6 +28,12 @@ final readonly class Ledger
             }
         }
         foreach ($book->handlings as $handling) {
+            if (HandlingKind::Returned === $handling->kind && isset($gone[$handling->lot]) && !$day->isBefore($handling->day)) {
+                $taken = min($handling->hundredths, $gone[$handling->lot][HandlingKind::Sold->value] ?? 0);
+                $gone[$handling->lot][HandlingKind::Sold->value] = ($gone[$handling->lot][HandlingKind::Sold->value] ?? 0) - $taken;
+                $there[$handling->lot][$handling->to] = ($there[$handling->lot][$handling->to] ?? 0) + $taken;
+                continue;
+            }
             if ($day->isBefore($handling->day) || !isset($there[$handling->lot][$handling->from])
                 || HandlingKind::Looked === $handling->kind) {
                 continue;

@@ -85,7 +85,8 @@ final class MarketFile
     /** @return array<string, mixed> */
     public static function termsValues(Terms $t): array
     {
-        return self::filled(['outlet' => $t->outlet, 'closes_days' => $t->closesDays, 'hour' => $t->hour, 'second' => $t->second]);
+        return self::filled(['outlet' => $t->outlet, 'closes_days' => $t->closesDays, 'hour' => $t->hour,
+            'second' => 0 === $t->second ? null : $t->second]);
     }
 
     public static function terms(Node $n): Terms

@@ -13,6 +13,7 @@ use App\Log\ChangeLog;
 use App\Plan\DrawUp;
 use App\Rows\PlantingRecord;
 use App\Rows\PracticeRecord;
+use App\Sale\MarketKeeper;
 use App\Shared\Today;
 use App\Station\SimulatedStation;
 use App\Storage\StoreKeeper;
@@ -32,6 +33,8 @@ use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
 use JollyFurrow\Practice\Basket;
 use JollyFurrow\Practice\Slip;
+use JollyFurrow\Practice\Stall;
+use JollyFurrow\Sale\MarketDay;
 use JollyFurrow\Storage\Handling;
 use JollyFurrow\Storage\HandlingKind;
 use JollyFurrow\Storage\HarvestLot;
@@ -70,6 +73,7 @@ final readonly class Demo
         private Sites $sites,
         private DiaryKeeper $diary,
         private StoreKeeper $store,
+        private MarketKeeper $market,
     ) {
     }
 
@@ -95,8 +99,20 @@ final readonly class Demo
             $this->store->harvest($id, $this->harvests($opens, $id));
             $this->store->handle($id, self::soldDown($opens, $garden));
         });
+        $this->log->record($id, $account->id, 'Market days up to today', fn () => $this->sold($opens, $id, $garden->today));
         $this->log->record($id, $account->id, 'Practice begins', fn () => $this->entities->persist(new PracticeRecord($id,
             Practice::seeded(self::SEED), $opens, $this->log->nextNumber($id))));
+    }
+
+    /** How the market days of the season went, out of what was picked for them. */
+    private function sold(Day $opens, string $gardenId, Day $from): void
+    {
+        $garden = $this->sites->on($gardenId, $opens)->garden;
+        for ($day = $from; $day->isBefore($opens); $day = $day->plus(1)) {
+            $days = Stall::of($garden->with($garden->plantings, $day), self::SEED);
+            $garden = $garden->selling($garden->market->after($days));
+            array_map(fn (MarketDay $one) => $this->market->keep($gardenId, $one), $days);
+        }
     }
 
     /** What was due in the last weeks is ticked, most of it; as a small crew ticks. */

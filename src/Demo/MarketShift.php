@@ -16,7 +16,8 @@ final class MarketShift
     public static function of(MarketBook $m, int $days): MarketBook
     {
         return new MarketBook(
-            array_map(static fn (Order $o): Order => new Order($o->key, $o->outlet, $o->product, $o->day->plus($days), $o->quantity, $o->kind,
+            array_map(static fn (Order $o): Order => new Order($o->key, $o->outlet, $o->product, $o->day->plus($days), $o->quantity,
+                $o->kind,
                 $o->until?->plus($days), $o->who, $o->words), $m->orders),
             array_values($m->terms),
             array_map(static fn (Price $p): Price => new Price($p->key, $p->outlet, $p->product, $p->each, $p->from?->plus($days),

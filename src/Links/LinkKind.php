@@ -12,6 +12,8 @@ enum LinkKind: string
     case First = 'first';
     /** Jobs for a calendar: asked for again and again. */
     case Calendar = 'calendar';
+    /** What is coming for one outlet, and its orders; its note is the outlet's key. */
+    case Buyer = 'buyer';
 
     public function seconds(): int
     {
@@ -20,11 +22,12 @@ enum LinkKind: string
             self::Password => 86400,
             self::First => 7 * 86400,
             self::Calendar => 3 * 366 * 86400,
+            self::Buyer => 366 * 86400,
         };
     }
 
     public function mostUses(): int
     {
-        return self::Calendar === $this ? 1_000_000_000 : 1;
+        return \in_array($this, [self::Calendar, self::Buyer], true) ? 1_000_000_000 : 1;
     }
 }

@@ -10,6 +10,7 @@ use App\Change\PlantingChanges;
 use App\Diary\DiaryKeeper;
 use App\Log\ChangeLog;
 use App\Rows\PracticeRecord;
+use App\Sale\MarketKeeper;
 use App\Shared\Visit;
 use App\Station\SimulatedStation;
 use App\Storage\StoreKeeper;
@@ -31,7 +32,8 @@ final readonly class PracticeStep
     public function __construct(private Snapshot $snapshot, private ChangeLog $log, private EntityManagerInterface $entities,
         private PlantingKeeper $plantings, private ClimateKeeper $readings, private SimulatedStation $station,
         private Connection $connection, private CropBook $book, private RecipeBook $recipes, private Sayer $sayer,
-        private CareFile $care, private JobsFile $jobs, private DiaryKeeper $diary, private StoreKeeper $store)
+        private CareFile $care, private JobsFile $jobs, private DiaryKeeper $diary, private StoreKeeper $store,
+        private MarketKeeper $market)
     {
     }
 
@@ -87,6 +89,9 @@ final readonly class PracticeStep
         $lots = $this->store->harvest($gardenId, \array_slice($garden->store->harvests, \count($morning->store->harvests)));
         $this->store->handle($gardenId, \array_slice($garden->store->handlings, \count($morning->store->handlings)), $lots);
         $this->readings->read($gardenId, $garden->climate->measured->since($morning->today->number), $this->station->name());
+        foreach (\array_slice($garden->market->days, \count($morning->market->days)) as $day) {
+            $this->market->keep($gardenId, $day);
+        }
         $done = \count($notes) + \count($marks);
 
         return \sprintf('Practice: from %s to %s, %s', $this->sayer->shortDay($morning->today), $this->sayer->shortDay($garden->today),

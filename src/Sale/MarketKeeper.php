@@ -49,7 +49,8 @@ final readonly class MarketKeeper
 
     private function found(string $gardenId, string $kind, string $key): ?MarketEntryRecord
     {
-        return $this->entities->getRepository(MarketEntryRecord::class)->findOneBy(['gardenId' => $gardenId, 'kind' => $kind, 'key' => $key]);
+        return $this->entities->getRepository(MarketEntryRecord::class)->findOneBy(['gardenId' => $gardenId, 'kind' => $kind,
+            'key' => $key]);
     }
 
     private function record(string $gardenId, Order|Terms|Price|MarketDay|BoxSize|BoxWeek $one): MarketEntryRecord

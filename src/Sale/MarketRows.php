@@ -57,13 +57,15 @@ final readonly class MarketRows
         return new MarketBook(
             array_values(array_filter(array_map(MarketFile::order(...), $byKind['order']),
                 static fn (Order $o): bool => $isOf($o->outlet, $o->product))),
-            array_values(array_filter(array_map(MarketFile::terms(...), $byKind['terms']), static fn (Terms $t): bool => $isOf($t->outlet))),
+            array_values(array_filter(array_map(MarketFile::terms(...), $byKind['terms']),
+                static fn (Terms $t): bool => $isOf($t->outlet))),
             array_values(array_filter(array_map(MarketFile::price(...), $byKind['price']),
                 static fn (Price $p): bool => ('' === $p->outlet || $isOf($p->outlet)) && isset($sold[$p->product]))),
             array_values(array_map(static fn (MarketDay $d): MarketDay => new MarketDay($d->outlet, $d->day, array_values(array_filter(
                 $d->lines, static fn (Sold $s): bool => isset($sold[$s->product]))), $d->weather, $d->isHoliday, $d->cents, $d->words),
                 array_filter(array_map(MarketFile::day(...), $byKind['day']), static fn (MarketDay $d): bool => $isOf($d->outlet)))),
-            array_values(array_filter(array_map(MarketFile::size(...), $byKind['size']), static fn (BoxSize $s): bool => $isOf($s->outlet))),
+            array_values(array_filter(array_map(MarketFile::size(...), $byKind['size']),
+                static fn (BoxSize $s): bool => $isOf($s->outlet))),
             array_values(array_filter(array_map(MarketFile::box(...), $byKind['box']), static fn (BoxWeek $b): bool => $isOf($b->outlet))));
     }
 }

@@ -12,10 +12,11 @@ final class RoomsTest extends TestCase
 {
     private const CORE = [
         'Exception', 'Odds', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
-        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Sale', 'Diary', 'Garden',
+        'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Sale', 'Diary',
+            'Garden',
             'Keep', 'Bench',
             'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Forecast', 'Pick',
+        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Forecast', 'Boxes', 'Pick',
             'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
             'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',
@@ -26,7 +27,8 @@ final class RoomsTest extends TestCase
             'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Harvest', 'Offline', 'Practice', 'Find', 'Demo',
+            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Harvest', 'Market', 'Offline', 'Practice', 'Find',
+                'Demo',
     ];
     /** A room of more files than this wants dividing. */
     private const MOST_FILES = 22;

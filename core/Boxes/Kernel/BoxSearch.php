@@ -18,6 +18,8 @@ final class BoxSearch
 {
     private const STEPS = 350;
     private const IDLE = 200;
+    /** Two for one and one for two are tried of so many items at most: of more they are too many, and less wanted. */
+    private const FEW = 13;
     private const TENURES = [9, 5, 14, 7];
     private const BAND = 0.05;
     private const OUTSIDE = 10.0;
@@ -131,7 +133,9 @@ final class BoxSearch
     {
         $tabu = [];
         $idle = 0;
-        for ($step = 0; $step < self::STEPS && $idle < self::IDLE; ++$step) {
+        // Of many items a step looks at as many more moves: fewer steps.
+        $share = min(1.0, (self::FEW / max(1, \count($this->items))) ** 2);
+        for ($step = 0; $step < $share * self::STEPS && $idle < $share * self::IDLE; ++$step) {
             $score = $this->now();
             $move = null;
             $most = -\INF;
@@ -185,7 +189,9 @@ final class BoxSearch
                 }
                 yield from $this->handed($i, $c, array_keys($comes));
             }
-            yield from $this->two($c, $with, array_keys($comes));
+            if (\count($this->items) <= self::FEW) {
+                yield from $this->two($c, $with, array_keys($comes));
+            }
         }
         yield from $this->ofASize();
     }
@@ -271,7 +277,7 @@ final class BoxSearch
                 continue;
             }
             yield [$this->gained([[$i, $c]], [[$i, $d]]), [[$i, $c]], [[$i, $d]]];
-            foreach ($others as $j) {
+            foreach (\count($this->items) <= self::FEW ? $others : [] as $j) {
                 if ($this->mayCome($j, $c)) {
                     yield [$this->gained([[$i, $c]], [[$i, $d], [$j, $c]]), [[$i, $c]], [[$i, $d], [$j, $c]]];
                 }

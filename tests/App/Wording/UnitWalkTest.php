@@ -26,7 +26,8 @@ final class UnitWalkTest extends AppCase
         'temper', 'wishes_cost', 'soil_report',
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
-    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'lots_csv', 'file_lists_out', 'crops_export',
+    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'lots_csv', 'coming_csv', 'file_lists_out',
+        'crops_export',
         'file_export'];
 
     /** @return iterable<string, array{0: string, 1?: array<string, string>, 2?: bool}> path, what is sent, whether it comes as a panel */
@@ -66,6 +67,13 @@ final class UnitWalkTest extends AppCase
         yield 'mix cards' => ['feeding/cards'];
         yield 'ready soon' => ['ready'];
         yield 'pick list' => ['pick'];
+        yield 'coming up' => ['coming'];
+        yield 'orders' => ['orders'];
+        yield 'prices' => ['prices'];
+        yield 'boxes' => ['boxes'];
+        yield 'how much to take' => ['take'];
+        yield 'packing up' => ['packing'];
+        yield 'what it was worth' => ['worth'];
         yield 'load list' => ['load'];
         yield 'price cards' => ['load/cards'];
         yield 'log a harvest' => ['harvest'];
@@ -139,7 +147,7 @@ final class UnitWalkTest extends AppCase
         $walked = ['wall', 'planting', 'plan', 'place', 'station', 'crop', 'ahead', 'settings', 'beds', 'offer', 'offer_outlet',
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
                 'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
-                'feeding_cards', 'ready', 'pick', 'load', 'load_cards',
+                'feeding_cards', 'coming', 'orders', 'prices', 'boxes', 'take', 'packing', 'worth', 'ready', 'pick', 'load', 'load_cards',
                 'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);

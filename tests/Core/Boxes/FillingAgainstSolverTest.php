@@ -47,7 +47,11 @@ final class FillingAgainstSolverTest extends TestCase
     /** @return iterable<array{list<BoxItem>, list<BoxClass>, float}> */
     private static function instances(): iterable
     {
-        /** @var list<array{items: list<array{key: string, units: int, cents: int, use: float, each: array<string, int>}>, classes: list<array{size: string, group: int, boxes: int, cents: int, kinds: int, had: array<string, int>, weeks: array<string, int>}>, score: float}> $all */
+        /**
+         * @var list<array{items: list<array{key: string, units: int, cents: int, use: float, each: array<string, int>}>,
+         *     classes: list<array{size: string, group: int, boxes: int, cents: int, kinds: int, had: array<string, int>,
+         *     weeks: array<string, int>}>, score: float}> $all
+         */
         $all = json_decode((string) file_get_contents(\dirname(__DIR__, 2).'/fixtures/boxes/instances.json'), true);
         foreach ($all as $one) {
             yield [array_map(static fn (array $i): BoxItem => new BoxItem($i['key'], $i['units'], (float) $i['cents'], (float) $i['use'],

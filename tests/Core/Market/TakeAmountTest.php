@@ -13,7 +13,7 @@ use Random\Randomizer;
 
 final class TakeAmountTest extends TestCase
 {
-    /** Three to one gives three quarters (common practice). A unit sold at 100 that cost 20 and is worth 40 in the field, and 33 brought back. */
+    /** Three to one gives three quarters (common practice). */
     public function testTheCriticalRatio(): void
     {
         self::assertSame(0.75, (new Stake(100.0, 20.0, 20.0, 20.0))->ratio());
@@ -29,7 +29,8 @@ final class TakeAmountTest extends TestCase
      */
     public function testParkas(): void
     {
-        $odds = [4 => 1, 5 => 2, 6 => 4, 7 => 8, 8 => 9, 9 => 11, 10 => 16, 11 => 20, 12 => 11, 13 => 10, 14 => 4, 15 => 2, 16 => 1, 17 => 1];
+        $odds = [4 => 1, 5 => 2, 6 => 4, 7 => 8, 8 => 9, 9 => 11, 10 => 16, 11 => 20, 12 => 11, 13 => 10, 14 => 4, 15 => 2, 16 => 1,
+            17 => 1];
         $demand = array_merge(...array_map(static fn (int $hundreds, int $times): array => array_fill(0, $times, 100.0 * $hundreds),
             array_keys($odds), $odds));
         $stake = new Stake(100.0, 45.0, 0.0, 40.0);
@@ -50,7 +51,8 @@ final class TakeAmountTest extends TestCase
 
         self::assertSame((int) ceil(60 * (1 + 0.3 * 0.6745)), TakeAmount::of(new Stake(100.0, 20.0, 20.0, 20.0), [], [], 60.0, 200)->units);
         self::assertSame(75, TakeAmount::of(new Stake(100.0, 20.0, 20.0, 20.0), [], [], 60.0, 200, 25)->units, 'whole crates');
-        self::assertSame([50, true], [($all = TakeAmount::of(new Stake(100.0, 20.0, 20.0, 20.0), [], [], 60.0, 62, 25))->units, $all->isAll]);
+        self::assertSame([50, true], [($all = TakeAmount::of(new Stake(100.0, 20.0, 20.0, 20.0), [], [], 60.0, 62, 25))->units,
+            $all->isAll]);
     }
 
     /** Four days that all sold out at 40: more was asked for than was ever seen; 1.15 times it, and it is said. */
