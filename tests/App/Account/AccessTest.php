@@ -16,7 +16,8 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends AppCase
 {
     /** Forms a hand may send. */
-    private const FOR_HANDS = '#/(note|station|take-back|jobs/do|orders|packing|harvest|harvest/sheet|lots/[^/]+|calendar.*|week/back|week/hail)$#';
+    private const FOR_HANDS = '#/(note|station|take-back|jobs/do|orders|orders/drop|packing|harvest|harvest/sheet|lots/[^/]+|calendar.*'
+        .'|week/back|week/hail)$#';
 
     public function testAStrangerFindsNothingInAGarden(): void
     {
@@ -66,7 +67,8 @@ final class AccessTest extends AppCase
         }
         sort($may);
 
-        self::assertSame(['/calendar', '/calendar/withdraw', '/harvest', '/harvest/sheet', '/jobs/do', '/lots/none', '/orders', '/orders/drop',
+        self::assertSame(['/calendar', '/calendar/withdraw', '/harvest', '/harvest/sheet', '/jobs/do', '/lots/none', '/orders',
+            '/orders/drop',
             '/packing', '/planting/*/note', '/station', '/week/back', '/week/hail'], $may);
     }
 
