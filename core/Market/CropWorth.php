@@ -92,10 +92,10 @@ final readonly class CropWorth
         return $this->left() / $this->metreWeeks;
     }
 
-    /** Cents a unit at which nothing is earned and nothing lost; null: nothing was sold. */
+    /** Cents a unit at which nothing is earned and nothing lost; null: nothing was sold, or nobody noted the hours. */
     public function breakEven(): ?float
     {
-        return self::breakEvenOf($this->costs(), $this->sold);
+        return \in_array(Missing::Hours, $this->missing, true) ? null : self::breakEvenOf($this->costs(), $this->sold);
     }
 
     public static function breakEvenOf(float $costs, float $sold): ?float

@@ -185,7 +185,7 @@ final class PackingController extends Page
         return $this->page($request, 'market/packing.html.twig', ['visit' => $visit, 'garden' => $garden, 'outlet' => $outlet,
             'day' => $day,
             'kept' => $kept, 'entry' => $entry->isBegun() || null === $kept ? $entry : new Entry(self::fields($kept->lines)),
-            'promised' => $promised, 'products' => $products, 'there' => $there, 'days' => \array_slice(self::days($garden), 0, 8),
+            'promised' => $promised, 'products' => $products, 'there' => $there, 'days' => \array_slice(self::days($garden), 0, 5),
             'trace' => null === $kept ? null : SaleTrace::of($garden, $garden->market->days), 'hasTill' => $this->till->isThere($garden)],
             'packing', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }

@@ -24,11 +24,11 @@ final class Navigation
             'shed' => 'Shed', 'water' => 'Water', 'purchases' => 'Purchases'],
         'Crops' => ['crops' => 'Crop book', 'compare' => 'Side by side', 'nursery' => 'Nursery', 'seed' => 'Seed'],
         'Markets' => ['coming' => 'Coming up', 'orders' => 'Orders', 'promises' => 'Promises', 'offer' => 'Outlets and products',
-            'prices' => 'Prices', 'boxes' => 'Boxes', 'take' => 'How much to take', 'load' => 'Load list', 'packing' => 'Packing up',
-            'worth' => 'What it was worth', 'season' => 'Season totals'],
+            'boxes' => 'Boxes', 'take' => 'How much to take', 'load' => 'Load list', 'packing' => 'Packing up',
+            'season' => 'Season totals'],
         'Harvest and store' => ['ready' => 'Ready soon', 'pick' => 'Pick list', 'harvest' => 'Log a harvest', 'store' => 'In store',
             'lots' => 'Lots', 'places' => 'Places'],
-        'Records' => ['log' => 'History', 'sprays' => 'Treatments', 'station' => 'Weather'],
+        'Records' => ['log' => 'History', 'worth' => 'What it was worth', 'sprays' => 'Treatments', 'station' => 'Weather'],
         self::GARDEN => ['place' => 'Climate', 'members' => 'Members', 'settings' => 'Settings', 'file' => 'Backup'],
     ];
     /** @var array<string, string> pages that stand under another */
@@ -36,7 +36,7 @@ final class Navigation
         'planting' => 'wall', 'change' => 'wall', 'planting_cover' => 'wall', 'note' => 'wall', 'stand' => 'wall',
             'care_choice' => 'wall', 'job' => 'week', 'calendar' => 'week', 'offline' => 'week',
         'proposal' => 'plan', 'mend' => 'plan', 'wishes_cost' => 'rules', 'draw_up' => 'plan', 'one_more' => 'plan',
-        'bed' => 'beds', 'bed_soil' => 'soil', 'lot' => 'lots', 'lot_labels' => 'lots', 'load_cards' => 'load',
+        'bed' => 'beds', 'bed_soil' => 'soil', 'lot' => 'lots', 'lot_labels' => 'lots', 'load_cards' => 'load', 'prices' => 'offer',
             'feeding_cards' => 'feeding', 'temper' => 'beds',
             'bed_cover' => 'beds',
             'free_bed' => 'beds', 'cover' => 'beds',
