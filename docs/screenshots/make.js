@@ -35,7 +35,7 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['crop', 'crops/corn'], ['soil', 'soil'], ['nursery', 'nursery'], ['ahead', 'ahead'], ['free-bed', 'bed/A6/free'], ['store', 'store'], ['pick', 'pick']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['coming', 'coming?outlet=stall'], ['crop', 'crops/corn'], ['soil', 'soil'], ['nursery', 'nursery'], ['ahead', 'ahead'], ['free-bed', 'bed/A6/free'], ['store', 'store'], ['pick', 'pick']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
@@ -55,13 +55,6 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.waitForURL(/proposal$/);
   await page.locator('details.more summary').first().click();
   await shot(page, 'proposal');
-  await page.goto(`${base}/gardens`);
-  await page.getByLabel('Name').fill('Willow Corner');
-  await page.getByLabel('Where').fill('46.9° N, 310 m');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await page.getByLabel(/^Rows:/).fill('Bed\tCrop\tSown or planted\tHow much\tNotes\nA1\tradishes\tsown 6 July\thalf\tgood\nA1\tlettuce\tplanted 15 June\t1/4\t\nA2\ttomatoes\t20.5.\t\tstrings up\nA3\tkale\t31 June\t-3 m\t');
-  await page.getByRole('button', { name: 'Read the list' }).click();
-  await shot(page, 'pasted-list');
   const phone = await open(browser, PHONE);
   await signIn(phone);
   await shot(phone, 'week-phone');
