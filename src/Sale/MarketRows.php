@@ -28,6 +28,8 @@ final readonly class MarketRows
     private const DAYS_BACK = 30;
     /** Boxes are looked back on so far, for who has had what. */
     private const BOXES_BACK = 300;
+    /** Market days and boxes by day, the rest as it came. */
+    private const ORDER = " ORDER BY CASE WHEN kind IN ('day', 'box') THEN day ELSE 0 END, id";
 
     public function __construct(private Connection $connection)
     {
@@ -40,9 +42,9 @@ final readonly class MarketRows
     public function of(string $gardenId, Day $today, array $outlets, array $products, bool $whole = false): MarketBook
     {
         $sql = 'SELECT kind, data FROM market_entry WHERE garden_id = ?';
-        $rows = $this->connection->fetchAllAssociative($whole ? $sql.' ORDER BY day, id' : $sql." AND (kind IN ('terms', 'price', 'size') "
-            ."OR (kind = 'order' AND (day >= ? OR data LIKE '%standing%')) OR (kind = 'day' AND day >= ?) OR (kind = 'box' AND day >= ?)) "
-            .'ORDER BY day, id', $whole ? [$gardenId] : [$gardenId, $today->plus(-self::DAYS_BACK)->number,
+        $rows = $this->connection->fetchAllAssociative($whole ? $sql.self::ORDER : $sql." AND (kind IN ('terms', 'price', 'size') "
+            ."OR (kind = 'order' AND (day >= ? OR data LIKE '%standing%')) OR (kind = 'day' AND day >= ?) OR (kind = 'box' AND day >= ?))"
+            .self::ORDER, $whole ? [$gardenId] : [$gardenId, $today->plus(-self::DAYS_BACK)->number,
                 $today->plus(-self::DAYS_BACK)->number, $today->plus(-self::BOXES_BACK)->number]);
         $byKind = ['order' => [], 'terms' => [], 'price' => [], 'day' => [], 'size' => [], 'box' => []];
         foreach ($rows as $values) {

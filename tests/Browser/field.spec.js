@@ -117,5 +117,5 @@ test('without reception: a harvest from the pick list waits, and is one lot', as
   await expect(page.locator('[data-waiting]')).toContainText('1 note waits');
   await reception(context, true);
   await expect(page.locator('[data-waiting]')).toBeHidden({ timeout: 30_000 });
-  expect(await changes(page, garden, /^Harvested:/)).toBe(before + 1);
+  await expect.poll(() => changes(page, garden, /^Harvested:/), { timeout: 20_000 }).toBe(before + 1);
 });
