@@ -26,6 +26,15 @@ final readonly class Returning
                 $back[$part->item] = ($back[$part->item] ?? 0) + (int) round(100 * $line->back * $part->units);
             }
         }
+        // Counted again: what went back before is back already.
+        $before = 0;
+        foreach ($garden->store->handlings as $handling) {
+            if (HandlingKind::Returned === $handling->kind && str_starts_with($handling->key, self::key($day))) {
+                $item = $garden->store->lot($handling->lot)->item ?? '';
+                $back[$item] = ($back[$item] ?? 0) - $handling->hundredths;
+                ++$before;
+            }
+        }
         $ledger = Ledger::on($garden->store, $day->day);
         $handlings = [];
         foreach (array_reverse($garden->store->harvests) as $lot) {
@@ -33,11 +42,16 @@ final readonly class Returning
             $some = $isOfIt ? min($back[$lot->item] ?? 0, $ledger->sold($lot->key)) : 0;
             if ($some > 0) {
                 $back[$lot->item] -= $some;
-                $handlings[] = new Handling('r-'.substr(hash('sha256', $day->key().$lot->key), 0, 30), $lot->key, $day->day,
+                $handlings[] = new Handling(self::key($day).'-'.++$before, $lot->key, $day->day,
                     HandlingKind::Returned, $some, '', $place);
             }
         }
 
         return $handlings;
+    }
+
+    private static function key(MarketDay $day): string
+    {
+        return 'r-'.substr(hash('sha256', $day->key()), 0, 20);
     }
 }

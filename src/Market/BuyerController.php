@@ -117,7 +117,8 @@ final class BuyerController extends Page
     private function isOpen(Garden $garden, Outlet $outlet, Day $day): bool
     {
         $terms = $garden->market->termsOf($outlet->key);
-        $hour = null === $garden->practice ? (int) $this->today->now()->format('G') : 0;
+        $hour = null === $garden->practice ? (int) $this->today->now()->setTimezone(new \DateTimeZone(
+            '' === $garden->settings->timeZone ? date_default_timezone_get() : $garden->settings->timeZone))->format('G') : 0;
 
         return null !== $terms->closesDays && !$terms->isClosed($day, $garden->today, $hour);
     }

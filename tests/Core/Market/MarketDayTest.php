@@ -113,6 +113,9 @@ final class MarketDayTest extends TestCase
 
         self::assertSame([200, 800, 0], [$ledger->at($lot->key, 'cold'), $ledger->sold($lot->key), $ledger->gone($lot->key,
             HandlingKind::Returned)]);
+        self::assertSame([100], array_map(static fn ($h): int => $h->hundredths, Returning::of(LittleGarden::on('2026-04-11')->storing(
+            $book->with([], $back)), new MarketDay('stall', Day::parse('2026-04-11'), [new Sold('radish', 10, 3)]), 'cold')),
+            'counted again: one more');
         self::assertSame([], Returning::of(LittleGarden::on('2026-04-20')->storing($book), new MarketDay('stall', Day::parse('2026-04-18'),
             [new Sold('radish', 10, 2)]), 'cold'), 'too long ago');
     }
