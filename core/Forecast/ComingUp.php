@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Forecast;
 
+use JollyFurrow\Boxes\MixMaking;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Market\ComingLine;
 use JollyFurrow\Promise\Product;
+use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Sale\Order;
 use JollyFurrow\Time\Day;
 
 /** What is coming up for an outlet: its products by market day, what of them is sure and likely, at what price, until when. */
 final readonly class ComingUp
 {
+    private const MOST = 100_000;
+
     /** @param array<int, non-empty-list<ComingLine>> $days by day number */
     private function __construct(public array $days)
     {
@@ -33,7 +37,7 @@ final readonly class ComingUp
         foreach ($there as $number => $items) {
             $day = Day::of($number);
             foreach ($garden->products as $product) {
-                [$sure, $likely] = self::units($product, $crops, $items);
+                [$sure, $likely] = self::units($product, $garden->market->mixes[$product->key] ?? null, $crops, $items);
                 $ordered = (float) array_sum(array_map(static fn (Order $o): float => $o->product === $product->key ? $o->quantity : 0.0,
                     $garden->market->ordered($outlet, $day)));
                 $line = new ComingLine($product, $day, $sure, $likely, $promised[$number][$product->key] ?? 0.0, $ordered,
@@ -52,22 +56,22 @@ final readonly class ComingUp
     }
 
     /**
-     * Of a mix as much as the scarcest of its parts makes.
+     * Of a mix as much as the scarcest of its parts makes, or as its bounds allow.
      *
      * @param array<string, Amounts> $items
      *
      * @return array{int, int} sure and likely
      */
-    private static function units(Product $product, CropBook $crops, array $items): array
+    private static function units(Product $product, ?MixRule $rule, CropBook $crops, array $items): array
     {
-        $sure = $likely = \PHP_INT_MAX;
+        $sure = $likely = [];
         foreach ($product->parts as $part) {
-            $packed = (1 - $crops->get($part->item)->produce->packingLoss) / $part->units;
-            $sure = min($sure, (int) floor(($items[$part->item]->sure ?? 0) * $packed + 1e-9));
-            $likely = min($likely, (int) floor(($items[$part->item]->likely ?? 0) * $packed + 1e-9));
+            $packed = 1 - $crops->get($part->item)->produce->packingLoss;
+            $sure[$part->item] = ($items[$part->item]->sure ?? 0) * $packed;
+            $likely[$part->item] = ($items[$part->item]->likely ?? 0) * $packed;
         }
 
-        return [$sure, $likely];
+        return [MixMaking::of($product, $rule, $sure, self::MOST)->made, MixMaking::of($product, $rule, $likely, self::MOST)->made];
     }
 
     /**

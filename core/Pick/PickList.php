@@ -33,8 +33,10 @@ final readonly class PickList
      * @param list<PickShort> $short
      * @param list<PickDay>   $days
      * @param list<Day>       $markets market days ahead
+     * @param list<MixLine>   $mixes   made otherwise, where a part is short
      */
-    private function __construct(public array $lines, public array $stored, public array $short, public array $days, public array $markets)
+    private function __construct(public array $lines, public array $stored, public array $short, public array $days, public array $markets,
+        public array $mixes = [])
     {
     }
 
@@ -53,7 +55,7 @@ final readonly class PickList
 
         return new self($lines, $wants->stored, self::together([...$wants->short, ...self::short($garden, $wants->field, $spread,
             $days)]), $picked,
-            self::markets($garden));
+            self::markets($garden), $wants->mixes);
     }
 
     /** What is picked or taken for one market day. */
@@ -63,7 +65,8 @@ final readonly class PickList
             array_values(array_filter($this->lines, static fn (PickLine $l): bool => $l->market->equals($market))),
             array_values(array_filter($this->stored, static fn (StoreLine $l): bool => $l->market->equals($market))),
             array_values(array_filter($this->short, static fn (PickShort $s): bool => $s->market->equals($market))),
-            $this->days, $this->markets);
+            $this->days, $this->markets,
+            array_values(array_filter($this->mixes, static fn (MixLine $m): bool => $m->market->equals($market))));
     }
 
     /** @return list<CoolFirst> the quickest way first, in it the most urgent first */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Pick;
 
+use JollyFurrow\Boxes\MixMaking;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
@@ -15,8 +16,11 @@ use JollyFurrow\Message\Message;
 use JollyFurrow\Need\Need;
 use JollyFurrow\Need\Needs;
 use JollyFurrow\Need\Values;
+use JollyFurrow\Need\Wanted;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Stock\StoreForecast;
 use JollyFurrow\Storage\StoreKind;
 use JollyFurrow\Supply\Allocation;
@@ -39,8 +43,14 @@ final class PickWants
     public array $field = [];
     /** @var list<StoreLine> */
     public array $stored = [];
+    /** @var array<string, Spare> what nobody took, by item */
+    private array $spares = [];
+    /** @var array<int, array<string, list<array{string, Need, int, int}>>> outlet, need, units wanted and given, by day and item */
+    private array $given = [];
     /** @var list<PickShort> */
     public array $short = [];
+    /** @var list<MixLine> */
+    public array $mixes = [];
     /** @var array<string, list<Holding>> by item */
     private readonly array $holdings;
     /** @var array<string, int> hundredths left, by lot and place */
@@ -76,13 +86,82 @@ final class PickWants
         foreach ($needs->items() as $item) {
             $until = array_values(array_filter($needs->for($item), static fn (Need $n): bool => $n->day <= $end->number));
             $allocation = Allocation::of($until, $lots[$item] ?? []);
+            $wants->spares[$item] = new Spare($allocation);
             foreach ($until as $n => $need) {
                 $given = $wants->share($item, $need, $allocation->served[$n]);
                 $need->day < $garden->today->number ?: $wants->add($item, $need, $allocation, $n, $given);
+                $wants->given[$need->day][$item] = [...$wants->given[$need->day][$item] ?? [], ...array_map(
+                    static fn (int $wanted, string|int $outlet): array => [(string) $outlet, $need, $wanted, $given[$outlet] ?? 0],
+                    $need->byOutlet, array_keys($need->byOutlet))];
             }
         }
+        $wants->mix($end);
 
         return $wants;
+    }
+
+    /**
+     * A mix one of whose parts is short is made of what nobody else takes of the others, within its bounds: the outlet served first
+     * first.
+     */
+    private function mix(Day $end): void
+    {
+        $rules = $this->garden->market->mixes;
+        $wanted = [] === $rules ? [] : array_values(array_filter(Wanted::all($this->garden), fn (Wanted $w): bool => isset($rules[$w->product])
+            && !$w->day->isBefore($this->garden->today) && !$end->isBefore($w->day)));
+        usort($wanted, fn (Wanted $a, Wanted $b): int => [$a->day->number, -($this->ranks[$a->outlet] ?? 0), $a->product]
+            <=> [$b->day->number, -($this->ranks[$b->outlet] ?? 0), $b->product]);
+        foreach ($wanted as $one) {
+            foreach ($this->garden->products as $product) {
+                $product->key !== $one->product || !$product->isMix() ?: $this->made($one, $product, $rules[$product->key]);
+            }
+        }
+    }
+
+    private function made(Wanted $one, Product $product, MixRule $rule): void
+    {
+        $there = $own = $needs = $due = [];
+        $units = (int) ceil($one->quantity - 1e-9);
+        foreach ($product->parts as $part) {
+            $loss = $this->crops->get($part->item)->produce->packingLoss;
+            $due[$part->item] = (int) ceil($one->quantity * $part->units / (1 - $loss) - 1e-9);
+            $own[$part->item] = 0;
+            foreach ($this->given[$one->day->number][$part->item] ?? [] as [$outlet, $need, $wanted, $given]) {
+                if ($outlet === $one->outlet && $wanted > 0) {
+                    $needs[$part->item] = $need;
+                    $own[$part->item] = min($due[$part->item], (int) floor($given * $due[$part->item] / $wanted + 1e-9));
+                }
+            }
+            $free = isset($needs[$part->item]) ? $this->spares[$part->item]->units($needs[$part->item]) : 0;
+            $there[$part->item] = ($own[$part->item] + $free) * (1 - $loss);
+        }
+        if ($own === $due) {
+            return;
+        }
+        $mix = MixMaking::of($product, $rule, $there, $units);
+        $this->mixes[] = new MixLine($one->day, $one->outlet, $product, $units, $mix->made, $mix->of, $mix->without);
+        foreach ($product->parts as $part) {
+            $more = (int) ceil(($mix->of[$part->item] ?? 0.0) / (1 - $this->crops->get($part->item)->produce->packingLoss) - 1e-9)
+                - $own[$part->item];
+            foreach ($more > 0 && isset($needs[$part->item]) ? $this->spares[$part->item]->take($needs[$part->item], $more) : [] as $l => $some) {
+                $this->from($this->spares[$part->item]->allocation, $l, $part->item, $needs[$part->item], $one->outlet, $some);
+            }
+            $this->enough($one, $part->item, $due[$part->item] - $own[$part->item]);
+        }
+    }
+
+    /** What a mix is short of is told with the mix. */
+    private function enough(Wanted $one, string $item, int $units): void
+    {
+        $short = [];
+        foreach ($this->short as $line) {
+            $isIt = $units > 0 && $line->market->equals($one->day) && $line->outlet === $one->outlet && $line->crop->item() === $item;
+            $less = $isIt ? min($units, $line->units) : 0;
+            $units -= $less;
+            $line->units === $less ?: $short[] = 0 === $less ? $line : new PickShort($line->market, $line->crop, $line->outlet,
+                $line->units - $less, $line->why);
+        }
+        $this->short = $short;
     }
 
     /** @return array<string, list<Lot>> by item */

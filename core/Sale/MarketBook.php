@@ -12,6 +12,8 @@ final readonly class MarketBook
 {
     /** @var array<string, Terms> by outlet */
     public array $terms;
+    /** @var array<string, MixRule> by product */
+    public array $mixes;
 
     /**
      * @param list<Order>     $orders
@@ -20,17 +22,21 @@ final readonly class MarketBook
      * @param list<MarketDay> $days   oldest first
      * @param list<BoxSize>   $sizes
      * @param list<BoxWeek>   $boxes  oldest first
+     * @param list<MixRule>      $mixes
+     * @param list<GlutWay>      $gluts
+     * @param list<DeliveryNote> $notes  by number
      */
     public function __construct(public array $orders = [], array $terms = [], public array $prices = [], public array $days = [],
-        public array $sizes = [], public array $boxes = [])
+        public array $sizes = [], public array $boxes = [], array $mixes = [], public array $gluts = [], public array $notes = [])
     {
+        $this->mixes = array_combine(array_map(static fn (MixRule $m): string => $m->product, $mixes), $mixes);
         $this->terms = array_combine(array_map(static fn (Terms $t): string => $t->outlet, $terms), $terms);
     }
 
     public function isEmpty(): bool
     {
         return [] === $this->orders && [] === $this->terms && [] === $this->prices && [] === $this->days && [] === $this->sizes
-            && [] === $this->boxes;
+            && [] === $this->boxes && [] === $this->mixes && [] === $this->gluts && [] === $this->notes;
     }
 
     public function termsOf(string $outlet): Terms
@@ -55,12 +61,12 @@ final readonly class MarketBook
             ?? null;
     }
 
-    /** The narrowest that goes: of that outlet before everywhere, of that time before always; else the product's own. */
-    public function price(string $outlet, Product $product, Day $day): Price
+    /** The narrowest that goes: of that size before any, of that outlet before everywhere, of that time before always; else its own. */
+    public function price(string $outlet, Product $product, Day $day, string $size = ''): Price
     {
-        $found = array_values(array_filter($this->prices, static fn (Price $p): bool => $p->isFor($outlet, $product->key, $day)));
-        usort($found, static fn (Price $a, Price $b): int => ['' === $a->outlet, null === $a->from && null === $a->until, $a->key]
-            <=> ['' === $b->outlet, null === $b->from && null === $b->until, $b->key]);
+        $found = array_values(array_filter($this->prices, static fn (Price $p): bool => $p->isFor($outlet, $product->key, $day, $size)));
+        usort($found, static fn (Price $a, Price $b): int => ['' === $a->size, '' === $a->outlet, null === $a->from && null === $a->until, $a->key]
+            <=> ['' === $b->size, '' === $b->outlet, null === $b->from && null === $b->until, $b->key]);
 
         return $found[0] ?? new Price('', '', $product->key, $product->price);
     }
@@ -78,12 +84,28 @@ final readonly class MarketBook
      */
     public function after(array $days): self
     {
-        return new self($this->orders, array_values($this->terms), $this->prices, [...$this->days, ...$days], $this->sizes, $this->boxes);
+        return new self($this->orders, array_values($this->terms), $this->prices, [...$this->days, ...$days], $this->sizes, $this->boxes,
+            array_values($this->mixes), $this->gluts, $this->notes);
     }
 
     /** @param list<Order> $orders */
     public function ordering(array $orders): self
     {
-        return new self($orders, array_values($this->terms), $this->prices, $this->days, $this->sizes, $this->boxes);
+        return new self($orders, array_values($this->terms), $this->prices, $this->days, $this->sizes, $this->boxes,
+            array_values($this->mixes), $this->gluts, $this->notes);
+    }
+
+    /** @return list<string> sizes and varieties of a product that cost otherwise somewhere */
+    public function sizesPriced(string $product): array
+    {
+        $sizes = array_map(static fn (Price $p): string => $p->size, array_filter($this->prices, static fn (Price $p): bool => $p->product
+            === $product && '' !== $p->size));
+
+        return array_values(array_unique($sizes));
+    }
+
+    public function note(string $number): ?DeliveryNote
+    {
+        return array_values(array_filter($this->notes, static fn (DeliveryNote $n): bool => $n->number === $number))[0] ?? null;
     }
 }

@@ -16,15 +16,17 @@ final readonly class Price
      * @param Day|null   $until   the last day
      * @param int        $many    "two for 5": how many; 0: nothing of the kind
      * @param Money|null $forMany what they cost together
+     * @param string     $size    or variety, where that costs otherwise; empty: all of it
      */
     public function __construct(public string $key, public string $outlet, public string $product, public Money $each,
-        public ?Day $from = null, public ?Day $until = null, public int $many = 0, public ?Money $forMany = null)
+        public ?Day $from = null, public ?Day $until = null, public int $many = 0, public ?Money $forMany = null,
+        public string $size = '')
     {
     }
 
-    public function isFor(string $outlet, string $product, Day $day): bool
+    public function isFor(string $outlet, string $product, Day $day, string $size = ''): bool
     {
-        return $this->product === $product && ('' === $this->outlet || $this->outlet === $outlet)
+        return $this->product === $product && ('' === $this->size || $this->size === $size) && ('' === $this->outlet || $this->outlet === $outlet)
             && (null === $this->from || !$day->isBefore($this->from)) && (null === $this->until || !$this->until->isBefore($day));
     }
 

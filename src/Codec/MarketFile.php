@@ -8,7 +8,12 @@ use JollyFurrow\Exception\Limits;
 use JollyFurrow\Measure\Money;
 use JollyFurrow\Sale\BoxSize;
 use JollyFurrow\Sale\BoxWeek;
+use JollyFurrow\Sale\DeliveryLine;
+use JollyFurrow\Sale\DeliveryNote;
+use JollyFurrow\Sale\GlutKind;
+use JollyFurrow\Sale\GlutWay;
 use JollyFurrow\Sale\MarketBook;
+use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Sale\MarketDay;
 use JollyFurrow\Sale\Order;
 use JollyFurrow\Sale\OrderKind;
@@ -17,7 +22,7 @@ use JollyFurrow\Sale\Sold;
 use JollyFurrow\Sale\Terms;
 use JollyFurrow\Sale\Weathering;
 
-/** Orders, terms, prices, market days and boxes, as they stand in a garden file and in the database. */
+/** Orders, terms, prices, market days, boxes, mixes and delivery notes, as they stand in a garden file and in the database. */
 final class MarketFile
 {
     private const KEY = '/^[a-z0-9-]{1,36}$/';
@@ -34,6 +39,9 @@ final class MarketFile
             'market_days' => array_map(self::dayValues(...), $market->days),
             'box_sizes' => array_map(self::sizeValues(...), $market->sizes),
             'boxes' => array_map(self::boxValues(...), $market->boxes),
+            'mixes' => array_map(self::mixValues(...), array_values($market->mixes)),
+            'gluts' => array_map(self::glutValues(...), $market->gluts),
+            'delivery_notes' => array_map(self::noteValues(...), $market->notes),
         ], static fn (array $list): bool => [] !== $list);
     }
 
@@ -49,7 +57,9 @@ final class MarketFile
         return new MarketBook(array_map(self::order(...), $read('orders', Limits::ORDERS)), array_map(self::terms(...), $read('terms',
             Limits::OUTLETS)), array_map(self::price(...), $read('prices', Limits::PRICES)), array_map(self::day(...), $read('market_days',
                 Limits::MARKET_DAYS)), array_map(self::size(...), $read('box_sizes', Limits::BOX_SIZES)), array_map(self::box(...),
-                    $read('boxes', Limits::MARKET_DAYS)));
+                    $read('boxes', Limits::MARKET_DAYS)), array_map(self::mix(...), $read('mixes', Limits::PRODUCTS)), array_map(
+                        self::glut(...), $read('gluts', Limits::BOX_SIZES)), array_map(self::note(...), $read('delivery_notes',
+                            Limits::MARKET_DAYS)));
     }
 
     /**
@@ -100,7 +110,7 @@ final class MarketFile
     {
         return self::filled(['key' => $p->key, 'outlet' => $p->outlet, 'product' => $p->product, 'cents' => $p->each->cents,
             'from' => $p->from?->iso(), 'until' => $p->until?->iso(), 'many' => 0 === $p->many ? null : $p->many,
-            'many_cents' => $p->forMany?->cents]);
+            'many_cents' => $p->forMany?->cents, 'size' => $p->size]);
     }
 
     public static function price(Node $n): Price
@@ -110,7 +120,7 @@ final class MarketFile
 
         return new Price($n->text('key', 36, self::KEY, 'a key of its own'), self::text($n, 'outlet', 60), $n->text('product', 60),
             Money::fromCents($n->int('cents', 0, self::CENTS)), $n->has('from') ? $n->day('from') : null, $n->has('until')
-                ? $n->day('until') : null, $many ?? 0, null === $cents ? null : Money::fromCents($cents));
+                ? $n->day('until') : null, $many ?? 0, null === $cents ? null : Money::fromCents($cents), self::text($n, 'size', 60));
     }
 
     /** @return array<string, mixed> */
@@ -146,7 +156,9 @@ final class MarketFile
     /** @return array<string, mixed> */
     public static function sizeValues(BoxSize $s): array
     {
-        return ['key' => $s->key, 'outlet' => $s->outlet, 'name' => $s->name, 'cents' => $s->price->cents, 'groups' => $s->groups];
+        return self::filled(['key' => $s->key, 'outlet' => $s->outlet, 'name' => $s->name, 'cents' => $s->price->cents,
+            'groups' => $s->groups, 'rests' => array_map(static fn (string|int $product, int $weeks): array => ['product' => (string) $product,
+                'weeks' => $weeks], array_keys($s->rests), $s->rests)]);
     }
 
     public static function size(Node $n): BoxSize
@@ -156,8 +168,13 @@ final class MarketFile
             $n->fault('groups', 'needs at least one group.');
         }
 
+        $rests = [];
+        foreach ($n->has('rests') ? $n->objects('rests', Limits::PRODUCTS) : [] as $rest) {
+            $rests[$rest->text('product', 60)] = $rest->int('weeks', 2, 52);
+        }
+
         return new BoxSize($n->text('key', 36, self::KEY, 'a key of its own'), $n->text('outlet', 60), $n->text('name', 60),
-            Money::fromCents($n->int('cents', 0, self::CENTS)), [] === $groups ? [0] : $groups);
+            Money::fromCents($n->int('cents', 0, self::CENTS)), [] === $groups ? [0] : $groups, $rests);
     }
 
     /** @return array<string, mixed> */
@@ -181,6 +198,61 @@ final class MarketFile
         }
 
         return new BoxWeek($n->text('outlet', 60), $n->day('day'), $contents);
+    }
+
+    /** @return array<string, mixed> */
+    public static function mixValues(MixRule $m): array
+    {
+        return self::filled(['product' => $m->product, 'any_of' => $m->isAnyOf ? true : null, 'bounds' => array_map(
+            static fn (string|int $item, array $b): array => ['item' => (string) $item, 'low' => $b[0], 'high' => $b[1]],
+            array_keys($m->bounds), $m->bounds)]);
+    }
+
+    public static function mix(Node $n): MixRule
+    {
+        $bounds = [];
+        foreach ($n->has('bounds') ? $n->objects('bounds', 20) : [] as $line) {
+            $bounds[$line->text('item', 60)] = [$line->float('low', 0, 1), $line->float('high', 0, 1)];
+        }
+        $rule = new MixRule($n->text('product', 60), $n->has('any_of') && $n->bool('any_of'), $bounds);
+        $rule->isPossible() ?: $n->fault('bounds', 'leave no mix: the least are more than all of it, or the most are less.');
+
+        return $rule;
+    }
+
+    /** @return array<string, mixed> */
+    public static function glutValues(GlutWay $g): array
+    {
+        return self::filled(['key' => $g->key, 'kind' => $g->kind->value, 'name' => $g->name, 'product' => $g->product,
+            'percent' => $g->percent, 'most' => $g->most]);
+    }
+
+    public static function glut(Node $n): GlutWay
+    {
+        return new GlutWay($n->text('key', 36, self::KEY, 'a key of its own'), $n->choice('kind', GlutKind::class), $n->text('name', 60),
+            self::text($n, 'product', 60), $n->int('percent', 0, 100), $n->optionalInt('most', 1, self::UNITS));
+    }
+
+    /** @return array<string, mixed> */
+    public static function noteValues(DeliveryNote $d): array
+    {
+        return self::filled(['number' => $d->number, 'outlet' => $d->outlet, 'day' => $d->day->iso(), 'words' => $d->words,
+            'withdrawn' => $d->isWithdrawn ? true : null, 'lines' => array_map(static fn (DeliveryLine $l): array => self::filled([
+                'product' => $l->product, 'units' => $l->units, 'cents' => $l->cents, 'lots' => $l->lots]), $d->lines)]);
+    }
+
+    public static function note(Node $n): DeliveryNote
+    {
+        $lines = array_map(static fn (Node $line): DeliveryLine => new DeliveryLine($line->text('product', 60), $line->int('units', 1,
+            self::UNITS), $line->int('cents', 0, self::CENTS), self::text($line, 'lots', Limits::NOTE)), $n->objects('lines',
+                Limits::PRODUCTS));
+        if ([] === $lines) {
+            $n->fault('lines', 'is empty; nothing was handed over.');
+        }
+
+        return new DeliveryNote($n->text('number', 12, '/^\d{4}-\d{3,7}$/', 'a year and a number such as 2026-014'), $n->text('outlet', 60),
+            $n->day('day'), [] === $lines ? [new DeliveryLine('', 1, 0)] : $lines, self::text($n, 'words', Limits::NOTE),
+            $n->has('withdrawn') && $n->bool('withdrawn'));
     }
 
     private static function text(Node $n, string $field, int $longest): string

@@ -8,8 +8,11 @@ use App\Codec\MarketFile;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Sale\BoxSize;
 use JollyFurrow\Sale\BoxWeek;
+use JollyFurrow\Sale\DeliveryNote;
+use JollyFurrow\Sale\GlutWay;
 use JollyFurrow\Sale\MarketBook;
 use JollyFurrow\Sale\MarketDay;
+use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Sale\Order;
 use JollyFurrow\Sale\Price;
 use JollyFurrow\Sale\Terms;
@@ -28,12 +31,12 @@ final readonly class MarketKeeper
     public function begin(string $gardenId, MarketBook $market): void
     {
         foreach ([...$market->orders, ...array_values($market->terms), ...$market->prices, ...$market->days, ...$market->sizes,
-            ...$market->boxes] as $one) {
+            ...$market->boxes, ...array_values($market->mixes), ...$market->gluts, ...$market->notes] as $one) {
             $this->entities->persist($this->record($gardenId, $one));
         }
     }
 
-    public function keep(string $gardenId, Order|Terms|Price|MarketDay|BoxSize|BoxWeek $one): void
+    public function keep(string $gardenId, Order|Terms|Price|MarketDay|BoxSize|BoxWeek|MixRule|GlutWay|DeliveryNote $one): void
     {
         $new = $this->record($gardenId, $one);
         $there = $this->found($gardenId, $new->kind, $new->key);
@@ -53,13 +56,13 @@ final readonly class MarketKeeper
             'key' => $key]);
     }
 
-    private function record(string $gardenId, Order|Terms|Price|MarketDay|BoxSize|BoxWeek $one): MarketEntryRecord
+    private function record(string $gardenId, Order|Terms|Price|MarketDay|BoxSize|BoxWeek|MixRule|GlutWay|DeliveryNote $one): MarketEntryRecord
     {
         return new MarketEntryRecord($gardenId, ...self::parts($one));
     }
 
     /** @return array{string, string, Day, array<string, mixed>} kind, key, day, values */
-    private static function parts(Order|Terms|Price|MarketDay|BoxSize|BoxWeek $one): array
+    private static function parts(Order|Terms|Price|MarketDay|BoxSize|BoxWeek|MixRule|GlutWay|DeliveryNote $one): array
     {
         return match (true) {
             $one instanceof Order => ['order', $one->key, $one->until ?? $one->day, MarketFile::orderValues($one)],
@@ -68,6 +71,9 @@ final readonly class MarketKeeper
             $one instanceof MarketDay => ['day', $one->key(), $one->day, MarketFile::dayValues($one)],
             $one instanceof BoxSize => ['size', $one->key, Day::of(self::NO_DAY), MarketFile::sizeValues($one)],
             $one instanceof BoxWeek => ['box', $one->key(), $one->day, MarketFile::boxValues($one)],
+            $one instanceof MixRule => ['mix', $one->product, Day::of(self::NO_DAY), MarketFile::mixValues($one)],
+            $one instanceof GlutWay => ['glut', $one->key, Day::of(self::NO_DAY), MarketFile::glutValues($one)],
+            $one instanceof DeliveryNote => ['note', $one->number, $one->day, MarketFile::noteValues($one)],
         };
     }
 }

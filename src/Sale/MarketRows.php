@@ -13,8 +13,10 @@ use JollyFurrow\Promise\Outlet;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Sale\BoxSize;
 use JollyFurrow\Sale\BoxWeek;
+use JollyFurrow\Sale\GlutWay;
 use JollyFurrow\Sale\MarketBook;
 use JollyFurrow\Sale\MarketDay;
+use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Sale\Order;
 use JollyFurrow\Sale\Price;
 use JollyFurrow\Sale\Sold;
@@ -29,7 +31,7 @@ final readonly class MarketRows
     /** Boxes are looked back on so far, for who has had what. */
     private const BOXES_BACK = 300;
     /** Market days and boxes by day, the rest as it came. */
-    private const ORDER = " ORDER BY CASE WHEN kind IN ('day', 'box') THEN day ELSE 0 END, id";
+    private const ORDER = " ORDER BY CASE WHEN kind IN ('day', 'box', 'note') THEN day ELSE 0 END, id";
 
     public function __construct(private Connection $connection)
     {
@@ -42,11 +44,11 @@ final readonly class MarketRows
     public function of(string $gardenId, Day $today, array $outlets, array $products, bool $whole = false): MarketBook
     {
         $sql = 'SELECT kind, data FROM market_entry WHERE garden_id = ?';
-        $rows = $this->connection->fetchAllAssociative($whole ? $sql.self::ORDER : $sql." AND (kind IN ('terms', 'price', 'size') "
+        $rows = $this->connection->fetchAllAssociative($whole ? $sql.self::ORDER : $sql." AND (kind IN ('terms', 'price', 'size', 'mix', 'glut', 'note') "
             ."OR (kind = 'order' AND (day >= ? OR data LIKE '%standing%')) OR (kind = 'day' AND day >= ?) OR (kind = 'box' AND day >= ?))"
             .self::ORDER, $whole ? [$gardenId] : [$gardenId, $today->plus(-self::DAYS_BACK)->number,
                 $today->plus(-self::DAYS_BACK)->number, $today->plus(-self::BOXES_BACK)->number]);
-        $byKind = ['order' => [], 'terms' => [], 'price' => [], 'day' => [], 'size' => [], 'box' => []];
+        $byKind = ['order' => [], 'terms' => [], 'price' => [], 'day' => [], 'size' => [], 'box' => [], 'mix' => [], 'glut' => [], 'note' => []];
         foreach ($rows as $values) {
             $row = new Row($values);
             $byKind[$row->text('kind')][] = new Node($row->json('data'), '', new Faults());
@@ -68,6 +70,11 @@ final readonly class MarketRows
                 array_filter(array_map(MarketFile::day(...), $byKind['day']), static fn (MarketDay $d): bool => $isOf($d->outlet)))),
             array_values(array_filter(array_map(MarketFile::size(...), $byKind['size']),
                 static fn (BoxSize $s): bool => $isOf($s->outlet))),
-            array_values(array_filter(array_map(MarketFile::box(...), $byKind['box']), static fn (BoxWeek $b): bool => $isOf($b->outlet))));
+            array_values(array_filter(array_map(MarketFile::box(...), $byKind['box']), static fn (BoxWeek $b): bool => $isOf($b->outlet))),
+            array_values(array_filter(array_map(MarketFile::mix(...), $byKind['mix']),
+                static fn (MixRule $m): bool => isset($sold[$m->product]))),
+            array_values(array_filter(array_map(MarketFile::glut(...), $byKind['glut']),
+                static fn (GlutWay $g): bool => '' === $g->product || isset($sold[$g->product]))),
+            array_map(MarketFile::note(...), $byKind['note']));
     }
 }

@@ -16,7 +16,7 @@ final class RoomsTest extends TestCase
             'Garden',
             'Keep', 'Bench',
             'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Forecast', 'Boxes', 'Pick',
+        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Boxes', 'Forecast', 'Pick',
             'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
             'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',

@@ -73,7 +73,7 @@ final class BoxSearch
             $this->left[] = $item->units;
             foreach ($classes as $c => $class) {
                 $this->in[$i][$c] = false;
-                $this->each[$i][$c] = $item->in($class->size);
+                $this->each[$i][$c] = \in_array($item->key, $class->barred, true) ? 0 : $item->in($class->size);
                 $this->cents[$i][$c] = $this->each[$i][$c] * $item->cents;
                 $this->use[$i][$c] = $this->cents[$i][$c] * $item->use * max(1, min(self::MOST_WEEKS,
                     $class->weeks[$item->key] ?? self::MOST_WEEKS));
@@ -241,7 +241,7 @@ final class BoxSearch
                 $lacks = array_values(array_diff($groups, $has));
                 $units = array_sum(array_map(fn (int $c): int => $this->each[$i][$c] * $this->boxes[$c], $lacks));
                 [] === $has ?: $outs[$i] = array_map(static fn (int $c): array => [$i, $c], $has);
-                [] === $lacks || $units > $this->left[$i] || $this->each[$i][$lacks[0]] < 1
+                [] === $lacks || $units > $this->left[$i] || min(array_map(fn (int $c): int => $this->each[$i][$c], $lacks)) < 1
                     ?: $ins[$i] = array_map(static fn (int $c): array => [$i, $c], $lacks);
             }
             foreach ($ins as $j => $in) {

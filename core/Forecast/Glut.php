@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace JollyFurrow\Forecast;
+
+use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Market\TakeLine;
+use JollyFurrow\Need\Need;
+use JollyFurrow\Need\Needs;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Sale\GlutKind;
+use JollyFurrow\Sale\Weathering;
+use JollyFurrow\Supply\Allocation;
+use JollyFurrow\Supply\Lot;
+use JollyFurrow\Supply\TrueSupply;
+use JollyFurrow\Time\Day;
+
+/** What of a crop nobody has a claim on and is lost before long, and where it may go, what brings most first. */
+final readonly class Glut
+{
+    /** So many sale units at least are worth a thought. */
+    private const LEAST = 3;
+    /** What it costs to pick and carry is saved where it is turned in; a unit left is worth nothing else. */
+    private const WHOLE = 100;
+
+    /**
+     * @param int            $units of the product, packed
+     * @param Day            $first the first day some of it is lost
+     * @param list<GlutPart> $ways
+     */
+    private function __construct(public Crop $crop, public Product $product, public int $units, public Day $first, public array $ways)
+    {
+    }
+
+    /**
+     * @param array<string, float> $hours to pick and pack a unit of an item
+     *
+     * @return list<self> what is worth most first
+     */
+    public static function all(Garden $garden, CropBook $crops, int $days, array $hours): array
+    {
+        $end = $garden->today->plus($days);
+        $supply = new TrueSupply($garden, $crops);
+        $lots = $supply->loose();
+        foreach ($garden->plantings as $planting) {
+            if ($crops->has($planting->item)) {
+                $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$supply->lots($planting)];
+            }
+        }
+        $needs = Needs::of($garden, $crops);
+        $gluts = [];
+        foreach ($garden->products as $product) {
+            $item = $product->parts[0]->item;
+            if (!$product->isMix() && isset($lots[$item]) && !isset($gluts[$item])) {
+                $glut = self::of($garden, $crops, $product, $needs->for($item), $lots[$item], $end, $hours[$item] ?? 0.0);
+                null === $glut ?: $gluts[$item] = $glut;
+            }
+        }
+        usort($gluts, static fn (self $a, self $b): int => $b->units * $b->product->price->cents <=> $a->units * $a->product->price->cents);
+
+        return $gluts;
+    }
+
+    /**
+     * @param list<Need> $needs
+     * @param list<Lot>  $lots
+     */
+    private static function of(Garden $garden, CropBook $crops, Product $product, array $needs, array $lots, Day $end, float $hours): ?self
+    {
+        $crop = $crops->get($product->parts[0]->item);
+        $reach = max([0, ...array_map(static fn (Outlet $o): int => $o->reach($crop->produce), $garden->outlets)]);
+        $allocation = Allocation::of($needs, $lots);
+        $units = 0.0;
+        $first = \PHP_INT_MAX;
+        foreach ($allocation->lots as $l => $lot) {
+            $last = $lot->goodUntil ?? $lot->to + $reach;
+            if (!$lot->isGone && $last >= $garden->today->number && $last < $end->number && $allocation->left[$l] >= 1.0) {
+                $units += $allocation->left[$l];
+                $first = min($first, $last);
+            }
+        }
+        $sold = (int) floor($units * (1 - $crop->produce->packingLoss) / $product->parts[0]->units + 1e-9);
+
+        return $sold < self::LEAST ? null : new self($crop, $product, $sold, Day::of($first), self::ways($garden, $product, $sold,
+            Day::of($first), $hours * $product->parts[0]->units));
+    }
+
+    /** @return list<GlutPart> */
+    private static function ways(Garden $garden, Product $product, int $units, Day $by, float $hours): array
+    {
+        $pick = $hours * $garden->settings->wage;
+        $ways = [];
+        foreach ($garden->outlets as $outlet) {
+            $terms = $garden->market->termsOf($outlet->key);
+            $price = $garden->market->price($outlet->key, $product, $by)->each->cents;
+            $day = $outlet->days->between($garden->today, $garden->today->plus(14))[0] ?? null;
+            if (null === $terms->closesDays && null !== $day) {
+                $more = self::more($garden, $outlet, $product, $day, $units, $hours);
+                $more < 1 ?: $ways[] = new GlutPart(GlutKind::More, $outlet->name, $price - $pick, min($units, $more), $outlet->key);
+                $terms->second < 1 ?: $ways[] = new GlutPart(GlutKind::SecondPrice, $outlet->name, $price * $terms->second / self::WHOLE
+                    - $pick, null, $outlet->key);
+            }
+        }
+        foreach ($garden->market->gluts as $way) {
+            if ($way->takes($product->key)) {
+                $ways[] = new GlutPart($way->kind, $way->name, $product->price->cents * $way->percent / self::WHOLE - $pick, $way->most);
+            }
+        }
+        $ways[] = new GlutPart(GlutKind::GreenManure, '', 0.0, null);
+        usort($ways, static fn (GlutPart $a, GlutPart $b): int => [$b->cents, $a->name] <=> [$a->cents, $b->name]);
+
+        return self::shared($ways, $units);
+    }
+
+    /** Units more than promised that an outlet like this sells on such a day. */
+    private static function more(Garden $garden, Outlet $outlet, Product $product, Day $day, int $units, float $hours): int
+    {
+        $line = TakeLine::of($garden, $outlet, $product, $day, Weathering::Fair, false, $units + 10_000, $hours, 0.0);
+
+        return 0 === $line->take->days ? 0 : $line->take->units - (int) ceil($line->promise);
+    }
+
+    /**
+     * In order of worth, each as much as it takes, until all of it is gone.
+     *
+     * @param list<GlutPart> $ways
+     *
+     * @return list<GlutPart>
+     */
+    private static function shared(array $ways, int $units): array
+    {
+        $shared = [];
+        foreach ($ways as $way) {
+            $some = min($units, $way->most ?? $units);
+            $shared[] = $way->given($some);
+            $units -= $some;
+        }
+
+        return $shared;
+    }
+}
