@@ -43,8 +43,11 @@ use JollyFurrow\Promise\Part;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Promise\Promise;
 use JollyFurrow\Sale\BoxSize;
+use JollyFurrow\Sale\GlutKind;
+use JollyFurrow\Sale\GlutWay;
 use JollyFurrow\Sale\MarketBook;
 use JollyFurrow\Sale\MarketDay;
+use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Sale\Order;
 use JollyFurrow\Sale\OrderKind;
 use JollyFurrow\Sale\Price;
@@ -372,8 +375,12 @@ $market = new MarketBook($orders, [new Terms('kitchen-north', 1, 18), new Terms(
         new Price('p1', 'kitchen-north', 'head-lettuce', Money::fromCents(150)),
         new Price('p2', 'stall', 'courgette', Money::fromCents(80), many: 3, forMany: Money::fromCents(200)),
         new Price('p3', 'stall', 'carrot-bunch', Money::fromCents(300), Day::parse('2026-07-01'), Day::parse('2026-07-31')),
-    ], $sales, [new BoxSize('small', 'boxes', 'Small', Money::fromCents(1200), [12, 12]), new BoxSize('large', 'boxes', 'Large',
-        Money::fromCents(1900), [8, 8])]);
+        new Price('p4', 'stall', 'tomato', Money::fromCents(220), size: 'small'),
+    ], $sales, [new BoxSize('small', 'boxes', 'Small', Money::fromCents(1200), [12, 12], ['turnip' => 3]), new BoxSize('large', 'boxes',
+        'Large', Money::fromCents(1900), [8, 8], ['turnip' => 3])],
+    mixes: [new MixRule('salad-mix', false, ['lettuce-leaf' => [0.2, 0.7], 'arugula' => [0.1, 0.5], 'mizuna' => [0.1, 0.5]])],
+    gluts: [new GlutWay('g1', GlutKind::Processing, 'Wexcombe preserves', '', 30, 200), new GlutWay('g2', GlutKind::FreeChoice,
+        'the free-choice bin', '', 10, 60)]);
 $garden = new Garden('Larkspur Hollow', $today, new Place('Larkspur Hollow', 46.9, 310, MonthDay::parse('05-14'),
     MonthDay::parse('10-06')), $settings, $blocks, $beds, $history, $outlets, $products, $promises, $standing, [], $climate, $covers,
     $own, diary: $diary, soil: $soil, store: $store, market: $market);

@@ -81,7 +81,8 @@ final readonly class BoxNeeds
      */
     private static function resting(BoxSize $size, array $weeks): array
     {
-        return array_map('strval', array_keys(array_filter($size->rests, static fn (int $rest, string|int $product): bool => ($weeks[$product]
+        return array_map('strval', array_keys(array_filter($size->rests, static fn (int $rest,
+            string|int $product): bool => ($weeks[$product]
             ?? \PHP_INT_MAX) < $rest, \ARRAY_FILTER_USE_BOTH)));
     }
 

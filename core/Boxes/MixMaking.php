@@ -10,7 +10,7 @@ use JollyFurrow\Sale\MixRule;
 
 /**
  * A product of one or several crops out of what there is: by its fixed shares; within the bounds of its rule; or of any one of
- * them, what there is most of first.
+ * them.
  */
 final readonly class MixMaking
 {
@@ -54,17 +54,21 @@ final readonly class MixMaking
         return new self($made, $of);
     }
 
-    /** @param array<string, float> $there */
+    /**
+     * As usual as far as it goes; the rest of whichever there is most of.
+     *
+     * @param array<string, float> $there
+     */
     private static function anyOf(Product $product, array $there, int $wanted): self
     {
-        $alone = \count($product->parts);
-        $whole = array_map(static fn (Part $p): int => (int) floor(($there[$p->item] ?? 0.0) / $p->units / $alone + 1e-9), $product->parts);
+        $usual = self::fixed($product, $there, $wanted);
+        [$of, $made, $alone] = [$usual->of, $usual->made, \count($product->parts)];
+        $whole = array_map(static fn (Part $p): int => (int) floor((($there[$p->item] ?? 0.0) - $of[$p->item]) / $p->units / $alone + 1e-9),
+            $product->parts);
         arsort($whole);
-        $of = [];
-        $made = 0;
         foreach ($whole as $n => $units) {
             $some = min($units, $wanted - $made);
-            $of[$product->parts[$n]->item] = $some * $product->parts[$n]->units * $alone;
+            $of[$product->parts[$n]->item] += $some * $product->parts[$n]->units * $alone;
             $made += $some;
         }
 

@@ -24,7 +24,6 @@ final readonly class Glut
 {
     /** So many sale units at least are worth a thought. */
     private const LEAST = 3;
-    /** What it costs to pick and carry is saved where it is turned in; a unit left is worth nothing else. */
     private const WHOLE = 100;
 
     /**
@@ -74,35 +73,55 @@ final readonly class Glut
         $crop = $crops->get($product->parts[0]->item);
         $reach = max([0, ...array_map(static fn (Outlet $o): int => $o->reach($crop->produce), $garden->outlets)]);
         $allocation = Allocation::of($needs, $lots);
-        $units = 0.0;
-        $first = \PHP_INT_MAX;
+        $packed = (1 - $crop->produce->packingLoss) / $product->parts[0]->units;
+        $over = [];
         foreach ($allocation->lots as $l => $lot) {
             $last = $lot->goodUntil ?? $lot->to + $reach;
             if (!$lot->isGone && $last >= $garden->today->number && $last < $end->number && $allocation->left[$l] >= 1.0) {
-                $units += $allocation->left[$l];
-                $first = min($first, $last);
+                $over[] = [$lot, $allocation->left[$l] * $packed, $last];
             }
         }
-        $sold = (int) floor($units * (1 - $crop->produce->packingLoss) / $product->parts[0]->units + 1e-9);
+        $units = (int) floor(array_sum(array_column($over, 1)) + 1e-9);
+        $first = min([$end->number, ...array_column($over, 2)]);
 
-        return $sold < self::LEAST ? null : new self($crop, $product, $sold, Day::of($first), self::ways($garden, $product, $sold,
-            Day::of($first), $hours * $product->parts[0]->units));
+        return $units < self::LEAST ? null : new self($crop, $product, $units, Day::of($first), self::ways($garden, $product,
+            $crop, $units, $over, $end, $hours * $product->parts[0]->units));
     }
 
-    /** @return list<GlutPart> */
-    private static function ways(Garden $garden, Product $product, int $units, Day $by, float $hours): array
+    /**
+     * Units of what is too much that an outlet could still have on a market day.
+     *
+     * @param list<array{Lot, float, int}> $over
+     */
+    private static function inTime(Outlet $outlet, Crop $crop, array $over, Day $market): int
+    {
+        $units = 0.0;
+        foreach ($over as [$lot, $some]) {
+            $units += $lot->serves($market->number, $outlet->reach($crop->produce)) ? $some : 0.0;
+        }
+
+        return (int) floor($units + 1e-9);
+    }
+
+    /**
+     * @param list<array{Lot, float, int}> $over lots, units and last days of what is too much
+     *
+     * @return list<GlutPart>
+     */
+    private static function ways(Garden $garden, Product $product, Crop $crop, int $units, array $over, Day $end, float $hours): array
     {
         $pick = $hours * $garden->settings->wage;
         $ways = [];
         foreach ($garden->outlets as $outlet) {
             $terms = $garden->market->termsOf($outlet->key);
-            $price = $garden->market->price($outlet->key, $product, $by)->each->cents;
-            $day = $outlet->days->between($garden->today, $garden->today->plus(14))[0] ?? null;
-            if (null === $terms->closesDays && null !== $day) {
-                $more = self::more($garden, $outlet, $product, $day, $units, $hours);
-                $more < 1 ?: $ways[] = new GlutPart(GlutKind::More, $outlet->name, $price - $pick, min($units, $more), $outlet->key);
+            $day = null === $terms->closesDays ? $outlet->days->between($garden->today, $end->plus(-1))[0] ?? null : null;
+            $most = null === $day ? 0 : self::inTime($outlet, $crop, $over, $day);
+            if (null !== $day && $most > 0) {
+                $price = $garden->market->price($outlet->key, $product, $day)->each->cents;
+                $more = min($most, self::more($garden, $outlet, $product, $day, $units, $hours));
+                $more < 1 ?: $ways[] = new GlutPart(GlutKind::More, $outlet->name, $price - $pick, $more, $outlet->key);
                 $terms->second < 1 ?: $ways[] = new GlutPart(GlutKind::SecondPrice, $outlet->name, $price * $terms->second / self::WHOLE
-                    - $pick, null, $outlet->key);
+                    - $pick, $most, $outlet->key);
             }
         }
         foreach ($garden->market->gluts as $way) {

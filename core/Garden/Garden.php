@@ -196,6 +196,21 @@ final readonly class Garden
     }
 
     /**
+     * The same garden selling at other outlets.
+     *
+     * @param list<Outlet> $outlets
+     */
+    public function offering(array $outlets): self
+    {
+        return $this->but(outlets: $outlets);
+    }
+
+    public function named(string $name): self
+    {
+        return $this->but(name: $name);
+    }
+
+    /**
      * The same garden with other covers.
      *
      * @param list<Protection> $protections
@@ -245,16 +260,18 @@ final readonly class Garden
      * @param list<Promise>|null      $promises
      * @param list<Protection>|null   $protections
      * @param list<FieldNote>|null    $notes
+     * @param list<Outlet>|null       $outlets
      */
     private function but(?iterable $plantings = null, ?Day $today = null, ?Settings $settings = null, ?array $beds = null,
         ?array $promises = null, ?array $protections = null, ?PlaceClimate $climate = null, ?Practice $practice = null,
         ?string $name = null, ?array $notes = null, ?Diary $diary = null, ?SoilBook $soil = null, ?StoreBook $store = null,
-        ?SprayBook $sprays = null, ?MarketBook $market = null): self
+        ?SprayBook $sprays = null, ?MarketBook $market = null, ?array $outlets = null): self
     {
         return new self(
             $name ?? $this->name, $today ?? $this->today, $this->place, $settings ?? $this->settings, $this->blocks, $beds ?? $this->beds,
             $this->history,
-            $this->outlets, $this->products, $promises ?? $this->promises, $plantings ?? $this->plantings, $notes ?? $this->notes,
+            $outlets ?? $this->outlets, $this->products, $promises ?? $this->promises, $plantings ?? $this->plantings, $notes
+                ?? $this->notes,
             $climate ?? $this->climate,
             $protections ?? $this->protections, $this->own, $this->recipes, $practice ?? $this->practice,
             $diary ?? $this->diary,

@@ -114,7 +114,8 @@ final readonly class CropWorth
                 if (null === $product) {
                     continue;
                 }
-                $taken = $line->cents ?? $garden->market->price($day->outlet, $product, $day->day)->cents($line->units());
+                $taken = $line->cents ?? $garden->market->price($day->outlet, $product, $day->day, $line->size)->cents(
+                    $line->units());
                 $whole = array_sum(array_map(static fn ($part): float => $part->units, $product->parts));
                 foreach ($product->parts as $part) {
                     $cents[$part->item] = ($cents[$part->item] ?? 0.0) + $taken * $part->units / $whole;

@@ -68,6 +68,12 @@ final readonly class NextPromise
         return $this->outlet->key.'/'.$this->product->key.'/'.$this->days[0]->iso();
     }
 
+    /** The same, for the name of a field. */
+    public function field(): string
+    {
+        return str_replace('/', '-', $this->key());
+    }
+
     /**
      * @param non-empty-list<Day>       $days
      * @param non-empty-list<MarketDay> $seen

@@ -107,7 +107,8 @@ final class PickWants
     private function mix(Day $end): void
     {
         $rules = $this->garden->market->mixes;
-        $wanted = [] === $rules ? [] : array_values(array_filter(Wanted::all($this->garden), fn (Wanted $w): bool => isset($rules[$w->product])
+        $wanted = [] === $rules ? [] : array_values(array_filter(Wanted::all($this->garden),
+            fn (Wanted $w): bool => isset($rules[$w->product])
             && !$w->day->isBefore($this->garden->today) && !$end->isBefore($w->day)));
         usort($wanted, fn (Wanted $a, Wanted $b): int => [$a->day->number, -($this->ranks[$a->outlet] ?? 0), $a->product]
             <=> [$b->day->number, -($this->ranks[$b->outlet] ?? 0), $b->product]);
@@ -143,7 +144,8 @@ final class PickWants
         foreach ($product->parts as $part) {
             $more = (int) ceil(($mix->of[$part->item] ?? 0.0) / (1 - $this->crops->get($part->item)->produce->packingLoss) - 1e-9)
                 - $own[$part->item];
-            foreach ($more > 0 && isset($needs[$part->item]) ? $this->spares[$part->item]->take($needs[$part->item], $more) : [] as $l => $some) {
+            foreach ($more > 0 && isset($needs[$part->item]) ? $this->spares[$part->item]->take($needs[$part->item], $more)
+                : [] as $l => $some) {
                 $this->from($this->spares[$part->item]->allocation, $l, $part->item, $needs[$part->item], $one->outlet, $some);
             }
             $this->enough($one, $part->item, $due[$part->item] - $own[$part->item]);

@@ -16,12 +16,12 @@ final readonly class MarketBook
     public array $mixes;
 
     /**
-     * @param list<Order>     $orders
-     * @param list<Terms>     $terms
-     * @param list<Price>     $prices
-     * @param list<MarketDay> $days   oldest first
-     * @param list<BoxSize>   $sizes
-     * @param list<BoxWeek>   $boxes  oldest first
+     * @param list<Order>        $orders
+     * @param list<Terms>        $terms
+     * @param list<Price>        $prices
+     * @param list<MarketDay>    $days   oldest first
+     * @param list<BoxSize>      $sizes
+     * @param list<BoxWeek>      $boxes  oldest first
      * @param list<MixRule>      $mixes
      * @param list<GlutWay>      $gluts
      * @param list<DeliveryNote> $notes  by number
@@ -65,7 +65,8 @@ final readonly class MarketBook
     public function price(string $outlet, Product $product, Day $day, string $size = ''): Price
     {
         $found = array_values(array_filter($this->prices, static fn (Price $p): bool => $p->isFor($outlet, $product->key, $day, $size)));
-        usort($found, static fn (Price $a, Price $b): int => ['' === $a->size, '' === $a->outlet, null === $a->from && null === $a->until, $a->key]
+        usort($found, static fn (Price $a, Price $b): int => ['' === $a->size, '' === $a->outlet, null === $a->from && null === $a->until,
+            $a->key]
             <=> ['' === $b->size, '' === $b->outlet, null === $b->from && null === $b->until, $b->key]);
 
         return $found[0] ?? new Price('', '', $product->key, $product->price);

@@ -25,11 +25,15 @@ final readonly class MixRule
         return $this->bounds[$item][1] ?? 1.0;
     }
 
-    /** Shares that no mix can have: the least are more than all of it, or the most are less. */
-    public function isPossible(): bool
+    /**
+     * False: no mix can be so, for the least are more than all of it, or the most are less.
+     *
+     * @param int $parts of the product; those without bounds may be all of it
+     */
+    public function isPossible(int $parts): bool
     {
         $low = array_sum(array_column($this->bounds, 0));
-        $high = array_sum(array_column($this->bounds, 1));
+        $high = array_sum(array_column($this->bounds, 1)) + $parts - \count($this->bounds);
 
         return $this->isAnyOf || ($low <= 1.0 + 1e-9 && $high >= 1.0 - 1e-9);
     }

@@ -26,7 +26,8 @@ final readonly class Price
 
     public function isFor(string $outlet, string $product, Day $day, string $size = ''): bool
     {
-        return $this->product === $product && ('' === $this->size || $this->size === $size) && ('' === $this->outlet || $this->outlet === $outlet)
+        return $this->product === $product && ('' === $this->size || $this->size === $size) && ('' === $this->outlet
+            || $this->outlet === $outlet)
             && (null === $this->from || !$day->isBefore($this->from)) && (null === $this->until || !$this->until->isBefore($day));
     }
 

@@ -13,8 +13,8 @@ use JollyFurrow\Sale\DeliveryNote;
 use JollyFurrow\Sale\GlutKind;
 use JollyFurrow\Sale\GlutWay;
 use JollyFurrow\Sale\MarketBook;
-use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Sale\MarketDay;
+use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Sale\Order;
 use JollyFurrow\Sale\OrderKind;
 use JollyFurrow\Sale\Price;
@@ -157,7 +157,8 @@ final class MarketFile
     public static function sizeValues(BoxSize $s): array
     {
         return self::filled(['key' => $s->key, 'outlet' => $s->outlet, 'name' => $s->name, 'cents' => $s->price->cents,
-            'groups' => $s->groups, 'rests' => array_map(static fn (string|int $product, int $weeks): array => ['product' => (string) $product,
+            'groups' => $s->groups, 'rests' => array_map(static fn (string|int $product,
+                int $weeks): array => ['product' => (string) $product,
                 'weeks' => $weeks], array_keys($s->rests), $s->rests)]);
     }
 
@@ -215,7 +216,7 @@ final class MarketFile
             $bounds[$line->text('item', 60)] = [$line->float('low', 0, 1), $line->float('high', 0, 1)];
         }
         $rule = new MixRule($n->text('product', 60), $n->has('any_of') && $n->bool('any_of'), $bounds);
-        $rule->isPossible() ?: $n->fault('bounds', 'leave no mix: the least are more than all of it, or the most are less.');
+        $rule->isPossible(\count($bounds) + 1) ?: $n->fault('bounds', 'leave no mix: the least are more than all of it.');
 
         return $rule;
     }

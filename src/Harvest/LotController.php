@@ -7,6 +7,7 @@ namespace App\Harvest;
 use App\Crop\SheetFile;
 use App\Form\Forms;
 use App\Log\ChangeLog;
+use App\Pick\PickLists;
 use App\Shared\Page;
 use App\Shared\Role;
 use App\Shared\Visit;
@@ -16,6 +17,7 @@ use App\Wording\Formatter;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Keep\Holdings;
+use JollyFurrow\Pick\StoreLine;
 use JollyFurrow\Storage\Handling;
 use JollyFurrow\Storage\HandlingKind;
 use JollyFurrow\Storage\HarvestLot;
@@ -33,7 +35,7 @@ final class LotController extends Page
     private const HAND = ['_least' => Role::Hand->value];
 
     public function __construct(private readonly Forms $forms, private readonly Snapshot $snapshot, private readonly CropBook $crops,
-        private readonly ChangeLog $log, private readonly StoreKeeper $keeper)
+        private readonly ChangeLog $log, private readonly StoreKeeper $keeper, private readonly PickLists $lists)
     {
     }
 
@@ -158,11 +160,13 @@ final class LotController extends Page
     /** @param FormInterface<mixed> $form */
     private function show(Request $request, Visit $visit, Garden $garden, HarvestLot $lot, FormInterface $form): Response
     {
+        $held = array_values(array_filter(Holdings::of($garden, $this->crops)->all, static fn ($h): bool => $h->lot->key === $lot->key));
+
         return $this->page($request, 'harvest/lot.html.twig', ['visit' => $visit, 'garden' => $garden, 'lot' => $lot,
             'crop' => $this->crops->grown($lot->item, $lot->variety), 'planting' => $garden->plantings->get($lot->planting),
             'ids' => $this->snapshot->plantingIds($visit->gardenId), 'ledger' => Ledger::on($garden->store, $garden->today),
-            'held' => array_values(array_filter(Holdings::of($garden, $this->crops)->all,
-                static fn ($h): bool => $h->lot->key === $lot->key)),
+            'held' => $held, 'reserved' => [] === $held ? [] : array_values(array_filter($this->lists->of($visit->gardenId)[1]->stored,
+                static fn (StoreLine $l): bool => $l->holding->lot->key === $lot->key)),
             'handlings' => array_values(array_filter($garden->store->handlings, static fn (Handling $h): bool => $h->lot === $lot->key)),
             'names' => self::names($garden), 'form' => $form->createView()], 'lot', Forms::status($form));
     }

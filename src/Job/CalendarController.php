@@ -12,7 +12,6 @@ use App\Shared\Today;
 use App\Shared\Visit;
 use App\Store\Snapshot;
 use App\Wording\Formatter;
-use Doctrine\DBAL\Connection;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -58,12 +57,10 @@ final class CalendarController extends Page
     }
 
     #[Route('/calendar/{secret}.ics', name: 'calendar_read', methods: ['GET'])]
-    public function read(string $secret, Connection $connection, Sites $sites, WeekCalendar $calendar, Today $today): Response
+    public function read(string $secret, Sites $sites, WeekCalendar $calendar, Today $today): Response
     {
-        $link = $this->links->open(LinkKind::Calendar, $secret);
-        $isMember = false !== $connection->fetchOne('SELECT 1 FROM member WHERE garden_id = ? AND account_id = ?', [$link->garden ?? '',
-            $link->madeBy ?? '']);
-        if (null === $link || null === $link->garden || !$isMember) {
+        $link = $this->links->openOfMember(LinkKind::Calendar, $secret);
+        if (null === $link || null === $link->garden) {
             throw $this->createNotFoundException('There is no such calendar.');
         }
         $site = $sites->of($link->garden);

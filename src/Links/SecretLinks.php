@@ -44,6 +44,16 @@ final readonly class SecretLinks
         return $this->found('kind = ? AND secret = ?', [$kind->value, self::hash($secret)])[0] ?? null;
     }
 
+    /** The same, of a link into a garden: shut when who made it is a member no longer. */
+    public function openOfMember(LinkKind $kind, string $secret): ?SecretLink
+    {
+        $link = $this->open($kind, $secret);
+        $isMember = null !== $link?->garden && false !== $this->connection->fetchOne(
+            'SELECT 1 FROM member WHERE garden_id = ? AND account_id = ?', [$link->garden, $link->madeBy ?? '']);
+
+        return $isMember ? $link : null;
+    }
+
     /** Counts one use, in the transaction of what it is used for. False: somebody was faster, and it is used up. */
     public function use(SecretLink $link): bool
     {

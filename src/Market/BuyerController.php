@@ -93,10 +93,10 @@ final class BuyerController extends Page
     /** @return array{SecretLink, Garden, Outlet} */
     private function opened(string $secret): array
     {
-        $link = $this->links->open(LinkKind::Buyer, $secret);
+        $link = $this->links->openOfMember(LinkKind::Buyer, $secret);
         $garden = null === $link?->garden ? null : $this->snapshot->of($link->garden);
         $outlet = array_values(array_filter($garden->outlets ?? [], static fn (Outlet $o): bool => $o->key === $link?->note))[0] ?? null;
-        if (null === $link || null === $garden || null === $outlet || null === $link->madeBy) {
+        if (null === $link || null === $garden || null === $outlet) {
             throw $this->createNotFoundException('There is no such page.');
         }
         $this->sayer->speakFor(Formatter::of($garden->settings));

@@ -100,25 +100,42 @@ final class PackingController extends Page
     {
         $lines = [];
         foreach ($garden->products as $product) {
-            $field = static fn (string $what): string => $what.'-'.$product->key;
-            if ('' === $entry->raw($field('taken')) || '0' === $entry->raw($field('taken'))) {
-                continue;
-            }
-            $count = static fn (string $what): int => '' === $entry->raw($field($what)) ? 0 : $entry->int($field($what), 0, self::MOST);
-            [$taken, $back, $given, $lost] = [$count('taken'), $count('back'), $count('given'), $count('lost')];
-            $cents = '' === $entry->raw($field('cents')) ? null : $entry->money($field('cents'))->cents;
-            $out = $entry->raw($field('out'));
-            if ('' !== $out && 1 !== preg_match('/^([01]?\d|2[0-3]):[0-5]\d$/', $out)) {
-                $entry->fault($field('out'), 'Write a time such as 10:30.');
-            }
-            if ($back + $given + $lost > $taken) {
-                $entry->fault($field('back'), 'More than was taken.');
-            } elseif ($entry->isGood()) {
-                $lines[] = new Sold($product->key, $taken, $back, $given, $lost, $cents, '' === $out ? null : \sprintf('%05s', $out));
+            foreach (['', ...$garden->market->sizesPriced($product->key)] as $size) {
+                $line = self::line($entry, $product->key, $size);
+                null === $line ?: $lines[] = $line;
             }
         }
 
         return $lines;
+    }
+
+    /** Null: none of it was taken, or something about it is wrong, and told at its field. */
+    private static function line(Entry $entry, string $product, string $size): ?Sold
+    {
+        $field = static fn (string $what): string => $what.'-'.self::field($product, $size);
+        if ('' === $entry->raw($field('taken')) || '0' === $entry->raw($field('taken'))) {
+            return null;
+        }
+        $count = static fn (string $what): int => '' === $entry->raw($field($what)) ? 0 : $entry->int($field($what), 0, self::MOST);
+        [$taken, $back, $given, $lost] = [$count('taken'), $count('back'), $count('given'), $count('lost')];
+        $cents = '' === $entry->raw($field('cents')) ? null : $entry->money($field('cents'))->cents;
+        $out = $entry->raw($field('out'));
+        if ('' !== $out && 1 !== preg_match('/^([01]?\d|2[0-3]):[0-5]\d$/', $out)) {
+            $entry->fault($field('out'), 'Write a time such as 10:30.');
+        }
+        if ($back + $given + $lost > $taken) {
+            $entry->fault($field('back'), 'More than was taken.');
+        }
+
+        return $entry->isGood() ? new Sold($product, $taken, $back, $given, $lost, $cents, '' === $out ? null : \sprintf('%05s', $out),
+            $size)
+            : null;
+    }
+
+    /** What the fields of a product, or of one size of it, are called after. */
+    private static function field(string $product, string $size): string
+    {
+        return '' === $size ? $product : $product.'-'.substr(md5($size), 0, 8);
     }
 
     /**
@@ -130,12 +147,13 @@ final class PackingController extends Page
     {
         $typed = [];
         foreach ($lines as $line) {
-            $typed['taken-'.$line->product] = (string) $line->taken;
-            $typed['back-'.$line->product] = 0 === $line->back ? '' : (string) $line->back;
-            $typed['given-'.$line->product] = 0 === $line->given ? '' : (string) $line->given;
-            $typed['lost-'.$line->product] = 0 === $line->lost ? '' : (string) $line->lost;
-            $typed['cents-'.$line->product] = null === $line->cents ? '' : \sprintf('%.2f', $line->cents / 100);
-            $typed['out-'.$line->product] = (string) $line->outAt;
+            $field = self::field($line->product, $line->size);
+            $typed['taken-'.$field] = (string) $line->taken;
+            $typed['back-'.$field] = 0 === $line->back ? '' : (string) $line->back;
+            $typed['given-'.$field] = 0 === $line->given ? '' : (string) $line->given;
+            $typed['lost-'.$field] = 0 === $line->lost ? '' : (string) $line->lost;
+            $typed['cents-'.$field] = null === $line->cents ? '' : \sprintf('%.2f', $line->cents / 100);
+            $typed['out-'.$field] = (string) $line->outAt;
         }
 
         return $typed;
@@ -185,9 +203,24 @@ final class PackingController extends Page
         return $this->page($request, 'market/packing.html.twig', ['visit' => $visit, 'garden' => $garden, 'outlet' => $outlet,
             'day' => $day,
             'kept' => $kept, 'entry' => $entry->isBegun() || null === $kept ? $entry : new Entry(self::fields($kept->lines)),
-            'promised' => $promised, 'products' => $products, 'there' => $there, 'days' => \array_slice(self::days($garden), 0, 5),
+            'promised' => $promised, 'products' => $products, 'there' => $there, 'sizes' => self::sizes($garden),
+                'days' => \array_slice(self::days($garden), 0, 5),
             'trace' => null === $kept ? null : SaleTrace::of($garden, $garden->market->days), 'hasTill' => $this->till->isThere($garden)],
             'packing', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    /** @return array<string, array<string, string>> sizes of each product that cost otherwise, by the name of its fields */
+    private static function sizes(Garden $garden): array
+    {
+        $sizes = [];
+        foreach ($garden->products as $product) {
+            $sizes[$product->key] = [$product->key => ''];
+            foreach ($garden->market->sizesPriced($product->key) as $size) {
+                $sizes[$product->key][self::field($product->key, $size)] = $size;
+            }
+        }
+
+        return $sizes;
     }
 
     private function opened(Visit $visit): Garden

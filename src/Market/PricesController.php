@@ -37,6 +37,7 @@ final class PricesController extends Page
         $entry = new Entry($request->request->all());
         $product = $entry->oneOf('product', array_column($garden->products, 'key'));
         $outlet = '' === $entry->raw('outlet') ? '' : $entry->oneOf('outlet', array_column($garden->outlets, 'key'));
+        $size = '' === $entry->raw('size') ? '' : $entry->text('size', 40);
         $each = $entry->money('each');
         $from = '' === $entry->raw('from') ? null : $entry->day('from');
         $until = '' === $entry->raw('until') ? null : $entry->day('until');
@@ -49,7 +50,8 @@ final class PricesController extends Page
             return $this->show($request, $visit, $entry);
         }
         $name = array_column($garden->products, 'name', 'key')[$product] ?? '';
-        $price = new Price(Uuid::v7()->toRfc4122(), $outlet, $product, $each, $from, $until, $many ?? 0, $together);
+        $price = new Price(Uuid::v7()->toRfc4122(), $outlet, $product, $each, $from, $until, $many ?? 0, $together,
+            $size);
         $this->log->record($visit->gardenId, $visit->accountId, 'Price of '.$name, fn () => $this->keeper->keep($visit->gardenId, $price));
 
         return $this->kept($visit, 'Price of '.$name.' saved.', $this->generateUrl('prices', ['garden' => $visit->gardenId]));

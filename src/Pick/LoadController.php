@@ -6,7 +6,12 @@ namespace App\Pick;
 
 use App\Shared\Page;
 use App\Shared\Visit;
-use JollyFurrow\Pick\LoadList;
+use JollyFurrow\Garden\Garden;
+use JollyFurrow\Load\LoadList;
+use JollyFurrow\Promise\Outlet;
+use JollyFurrow\Promise\Product;
+use JollyFurrow\Sale\Price;
+use JollyFurrow\Time\Day;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -27,8 +32,9 @@ final class LoadController extends Page
         }
 
         return $this->page($request, 'market/load.html.twig', ['visit' => $visit, 'garden' => $site->garden, 'list' => $list,
-            'market' => $market, 'loads' => $loads, 'short' => $short, 'crates' => array_sum(array_map(
-                static fn (LoadList $l): int => $l->crates(), $loads))], 'load');
+            'market' => $market, 'loads' => $loads, 'short' => $short, 'mixes' => $on->mixes ?? [], 'crops' => $site->crops,
+                'crates' => array_sum(array_map(
+                    static fn (LoadList $l): int => $l->crates(), $loads))], 'load');
     }
 
     /** Price cards for what is loaded, eight to a sheet. */
@@ -47,6 +53,27 @@ final class LoadController extends Page
             static fn ($part): bool => !isset($items[$part->item]))));
 
         return $this->page($request, 'market/cards.html.twig', ['visit' => $visit, 'garden' => $site->garden, 'market' => $market,
-            'products' => $products], 'cards');
+            'cards' => null === $market ? [] : self::cardsOf($site->garden, $products, $market)], 'cards');
+    }
+
+    /**
+     * A card for each product, and for each size of it that costs otherwise, at the price of where it is taken and seen.
+     *
+     * @param list<Product> $products
+     *
+     * @return list<array{product: Product, size: string, price: Price}>
+     */
+    private static function cardsOf(Garden $garden, array $products, Day $market): array
+    {
+        $seen = array_values(array_filter($garden->outlets, static fn (Outlet $o): bool => $o->days->isOpenOn($market)
+            && null === $garden->market->termsOf($o->key)->closesDays))[0]->key ?? '';
+        $cards = [];
+        foreach ($products as $product) {
+            foreach (['', ...$garden->market->sizesPriced($product->key)] as $size) {
+                $cards[] = ['product' => $product, 'size' => $size, 'price' => $garden->market->price($seen, $product, $market, $size)];
+            }
+        }
+
+        return $cards;
     }
 }

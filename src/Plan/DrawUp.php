@@ -50,6 +50,14 @@ final readonly class DrawUp
         return ucfirst($words).($drawn->stoppedEarly ? '. Stopped early: what was not reached is not planned.' : '.');
     }
 
+    /** Draws up the whole and keeps it at once. @return string what it changes, in words */
+    public function drawAndKeep(string $gardenId, string $accountId, Progress $progress): string
+    {
+        $garden = $this->snapshot->of($gardenId);
+
+        return ucfirst($this->keep($gardenId, $accountId, $garden, $this->planner->draw($garden, $progress))).'.';
+    }
+
     /** @return array<string, string> what can be drawn up, in words */
     public static function scopes(Garden $garden): array
     {

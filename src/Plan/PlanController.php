@@ -10,6 +10,7 @@ use App\Shared\Today;
 use App\Shared\Visit;
 use App\Store\Snapshot;
 use App\Store\Standpoint;
+use App\Store\WhatIfs;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Crop\CropBook;
@@ -56,7 +57,7 @@ final class PlanController extends Page
     /** Makes the run; the page then starts it and looks in on it. Without scripts the plan is drawn at once. */
     #[Route('/g/{garden}/plan', name: 'draw_up', methods: ['POST'])]
     public function start(Request $request, Visit $visit, EntityManagerInterface $entities, Today $today, DrawUp $drawUp,
-        Runs $runs): Response
+        Runs $runs, WhatIfs $whatIfs): Response
     {
         $run = new PlanRun($visit->gardenId, $today->now()->getTimestamp(), mb_substr($request->request->getString('what'), 0, 200));
         $entities->persist($run);
@@ -65,28 +66,27 @@ final class PlanController extends Page
             return $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $this->run($runs, $visit, $run->id),
                 'begin' => true]);
         }
-        $this->draw($request, $visit, $run->id, $drawUp, $runs);
+        $this->draw($request, $visit, $run->id, $drawUp, $runs, $whatIfs);
 
-        return $this->seeOther('proposal', ['garden' => $visit->gardenId]);
+        return $this->redirect($this->next($visit, $whatIfs, 'proposal'), Response::HTTP_SEE_OTHER);
     }
 
     #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_go', methods: ['POST'])]
-    public function go(Request $request, Visit $visit, string $run, DrawUp $drawUp, Runs $runs): Response
+    public function go(Request $request, Visit $visit, string $run, DrawUp $drawUp, Runs $runs, WhatIfs $whatIfs): Response
     {
         $this->run($runs, $visit, $run);
-        $this->draw($request, $visit, $run, $drawUp, $runs);
+        $this->draw($request, $visit, $run, $drawUp, $runs, $whatIfs);
 
         return new Response('', Response::HTTP_NO_CONTENT);
     }
 
     #[Route('/g/{garden}/plan/run/{run}', name: 'draw_up_progress', methods: ['GET'])]
-    public function progress(Visit $visit, string $run, Runs $runs): Response
+    public function progress(Visit $visit, string $run, Runs $runs, WhatIfs $whatIfs): Response
     {
         $response = $this->render('plan/_run.html.twig', ['visit' => $visit, 'run' => $found = $this->run($runs, $visit, $run),
             'begin' => false]);
         if (\in_array($found['state'], ['done', 'failed'], true)) {
-            $response->headers->set('HX-Redirect', $this->generateUrl('done' === $found['state'] ? 'proposal' : 'plan',
-                ['garden' => $visit->gardenId]));
+            $response->headers->set('HX-Redirect', $this->next($visit, $whatIfs, 'done' === $found['state'] ? 'proposal' : 'plan'));
         }
 
         return $response;
@@ -102,7 +102,7 @@ final class PlanController extends Page
     }
 
     /** The session is closed first: otherwise every other request of the same person would wait for the plan. */
-    private function draw(Request $request, Visit $visit, string $run, DrawUp $drawUp, Runs $runs): void
+    private function draw(Request $request, Visit $visit, string $run, DrawUp $drawUp, Runs $runs, WhatIfs $whatIfs): void
     {
         $what = $runs->begin($visit->gardenId, $run);
         if (null === $what) {
@@ -111,11 +111,22 @@ final class PlanController extends Page
         $request->getSession()->save();
         $progress = $runs->progress($run);
         try {
-            $progress->finished($drawUp->propose($visit->gardenId, $visit->accountId, $what, $progress));
+            $progress->finished(null === $whatIfs->source($visit->gardenId, $visit->accountId)
+                ? $drawUp->propose($visit->gardenId, $visit->accountId, $what, $progress)
+                : $drawUp->drawAndKeep($visit->gardenId, $visit->accountId, $progress));
         } catch (\Throwable $failure) {
             $progress->failed('The plan could not be drawn up. Nothing was changed.');
             throw $failure;
         }
+    }
+
+    /** A copy that asks something is planned at once, and held against its garden. */
+    private function next(Visit $visit, WhatIfs $whatIfs, string $else): string
+    {
+        $source = $whatIfs->source($visit->gardenId, $visit->accountId);
+
+        return null === $source ? $this->generateUrl($else, ['garden' => $visit->gardenId]) : $this->generateUrl('what_if',
+            ['garden' => $source]);
     }
 
     /** @return array<string, mixed> */

@@ -56,7 +56,8 @@ final readonly class MarketKeeper
             'key' => $key]);
     }
 
-    private function record(string $gardenId, Order|Terms|Price|MarketDay|BoxSize|BoxWeek|MixRule|GlutWay|DeliveryNote $one): MarketEntryRecord
+    private function record(string $gardenId,
+        Order|Terms|Price|MarketDay|BoxSize|BoxWeek|MixRule|GlutWay|DeliveryNote $one): MarketEntryRecord
     {
         return new MarketEntryRecord($gardenId, ...self::parts($one));
     }

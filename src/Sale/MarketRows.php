@@ -44,11 +44,13 @@ final readonly class MarketRows
     public function of(string $gardenId, Day $today, array $outlets, array $products, bool $whole = false): MarketBook
     {
         $sql = 'SELECT kind, data FROM market_entry WHERE garden_id = ?';
-        $rows = $this->connection->fetchAllAssociative($whole ? $sql.self::ORDER : $sql." AND (kind IN ('terms', 'price', 'size', 'mix', 'glut', 'note') "
+        $rows = $this->connection->fetchAllAssociative($whole ? $sql.self::ORDER
+            : $sql." AND (kind IN ('terms', 'price', 'size', 'mix', 'glut', 'note') "
             ."OR (kind = 'order' AND (day >= ? OR data LIKE '%standing%')) OR (kind = 'day' AND day >= ?) OR (kind = 'box' AND day >= ?))"
             .self::ORDER, $whole ? [$gardenId] : [$gardenId, $today->plus(-self::DAYS_BACK)->number,
                 $today->plus(-self::DAYS_BACK)->number, $today->plus(-self::BOXES_BACK)->number]);
-        $byKind = ['order' => [], 'terms' => [], 'price' => [], 'day' => [], 'size' => [], 'box' => [], 'mix' => [], 'glut' => [], 'note' => []];
+        $byKind = ['order' => [], 'terms' => [], 'price' => [], 'day' => [], 'size' => [], 'box' => [], 'mix' => [], 'glut' => [],
+            'note' => []];
         foreach ($rows as $values) {
             $row = new Row($values);
             $byKind[$row->text('kind')][] = new Node($row->json('data'), '', new Faults());

@@ -16,8 +16,8 @@ final class RoomsTest extends TestCase
             'Garden',
             'Keep', 'Bench',
             'Seed', 'Season', 'Need',
-        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Boxes', 'Forecast', 'Pick',
-            'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'Ladder', 'Work',
+        'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Boxes', 'Forecast', 'Pick', 'Load',
+            'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'WhatIf', 'Ladder', 'Work',
             'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',
         'Job', 'Laboratory', 'Practice', 'Paste', 'Check',
@@ -27,7 +27,8 @@ final class RoomsTest extends TestCase
             'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Harvest', 'Market', 'Offline', 'Practice', 'Find',
+            'TakeBack', 'WhatIf', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Harvest', 'Market', 'Offline', 'Practice',
+                'Find',
                 'Demo',
     ];
     /** A room of more files than this wants dividing. */

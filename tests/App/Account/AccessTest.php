@@ -158,7 +158,7 @@ final class AccessTest extends AppCase
             \assert($route instanceof Route);
             if (str_contains($route->getPath(), '{garden}')) {
                 foreach ($route->getMethods() as $method) {
-                    $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1',
+                    $routes[] = [$method, strtr($route->getPath(), ['{garden}' => $this->garden, '{number}' => '1', '{note}' => '2026-001',
                         '{crop}' => 'radish', '{planting}' => $planting, '{bed}' => 'A1', '{run}' => 'none', '{lot}' => 'none',
                         '{member}' => $this->grower->id, '{invitation}' => 'none', '{cover}' => 'none', '{recipe}' => 'compost-mulch',
                         '{format}' => 'csv', '{step}' => 'day', '{way}' => 'up', '{list}' => 'beds',

@@ -26,7 +26,8 @@ final class UnitWalkTest extends AppCase
         'temper', 'wishes_cost', 'soil_report',
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
-    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'lots_csv', 'coming_csv', 'file_lists_out',
+    private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'lots_csv', 'coming_csv', 'delivery_csv',
+        'delivery_pdf', 'file_lists_out',
         'crops_export',
         'file_export'];
 
@@ -68,6 +69,13 @@ final class UnitWalkTest extends AppCase
         yield 'ready soon' => ['ready'];
         yield 'pick list' => ['pick'];
         yield 'coming up' => ['coming'];
+        yield 'too much' => ['glut'];
+        yield 'mixes' => ['mixes'];
+        yield 'delivery notes' => ['delivery'];
+        yield 'packing sheet' => ['boxes/sheet'];
+        yield 'note for the box' => ['boxes/note'];
+        yield 'what if' => ['what-if'];
+        yield 'promises from sales' => ['promises/from-sales'];
         yield 'orders' => ['orders'];
         yield 'prices' => ['prices'];
         yield 'boxes' => ['boxes'];
@@ -148,6 +156,7 @@ final class UnitWalkTest extends AppCase
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
                 'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
                 'feeding_cards', 'coming', 'orders', 'prices', 'boxes', 'take', 'packing', 'worth', 'ready', 'pick', 'load', 'load_cards',
+                'glut', 'mixes', 'delivery', 'delivery_note', 'boxes_sheet', 'boxes_note', 'what_if', 'promises_sales',
                 'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);

@@ -46,7 +46,7 @@ final class MixMakingTest extends TestCase
     {
         $greens = new Product('greens', 'Greens', 'bunch', Money::fromCents(250), [new Part('kale', 0.5), new Part('chard', 0.5)]);
         $mix = MixMaking::of($greens, new MixRule('greens', true), ['kale' => 7.9, 'chard' => 30.0], 35);
-        self::assertSame([35, ['chard' => 30.0, 'kale' => 5.0]], [$mix->made, $mix->of], 'what there is most of first');
+        self::assertSame([35, ['kale' => 7.5, 'chard' => 27.5]], [$mix->made, $mix->of], '15 half and half, the rest of chard');
 
         self::assertSame(37, MixMaking::of($greens, new MixRule('greens', true), ['kale' => 7.9, 'chard' => 30.0], 50)->made);
         self::assertSame(15, MixMaking::of($greens, null, ['kale' => 7.9, 'chard' => 30.0], 50)->made, 'half and half');
@@ -54,10 +54,10 @@ final class MixMakingTest extends TestCase
 
     public function testBoundsNoMixCanHave(): void
     {
-        self::assertTrue(self::rule(0.2, 0.5)->isPossible());
-        self::assertFalse(self::rule(0.34, 0.5)->isPossible(), 'three times a third and more');
-        self::assertFalse(self::rule(0.1, 0.33)->isPossible());
-        self::assertTrue((new MixRule('salad', true, ['kale' => [0.6, 1.0], 'chard' => [0.6, 1.0]]))->isPossible());
+        self::assertTrue(self::rule(0.2, 0.5)->isPossible(3));
+        self::assertFalse(self::rule(0.34, 0.5)->isPossible(3), 'three times a third and more');
+        self::assertFalse(self::rule(0.1, 0.33)->isPossible(3));
+        self::assertTrue((new MixRule('salad', true, ['kale' => [0.6, 1.0], 'chard' => [0.6, 1.0]]))->isPossible(3));
     }
 
     private static function salad(): Product

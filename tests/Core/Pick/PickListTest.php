@@ -6,8 +6,8 @@ namespace JollyFurrow\Tests\Pick;
 
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Land\Stretch;
+use JollyFurrow\Load\LoadList;
 use JollyFurrow\Pick\Cooling;
-use JollyFurrow\Pick\LoadList;
 use JollyFurrow\Pick\PickLine;
 use JollyFurrow\Pick\PickList;
 use JollyFurrow\Pick\PickReason;

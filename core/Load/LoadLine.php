@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Pick;
+namespace JollyFurrow\Load;
 
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Pick\PickLine;
+use JollyFurrow\Pick\StoreLine;
 
 /** One crop loaded for one outlet, and where it comes from. */
 final readonly class LoadLine

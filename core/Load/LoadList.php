@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace JollyFurrow\Pick;
+namespace JollyFurrow\Load;
 
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Pick\PickList;
 use JollyFurrow\Promise\Outlet;
 
 /** What is loaded for each outlet of a market day: who is served first is loaded last. */
