@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace JollyFurrow\Pick;
 
 use JollyFurrow\Crop\Crop;
+use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Promise\Product;
 
 /** How crops are picked. */
 final readonly class PickTable
@@ -31,5 +33,24 @@ final readonly class PickTable
     {
         return $this->byCrop[$crop->key] ?? $this->byCrop[$crop->item()] ?? new PickTraits('usual', [], self::USUAL, self::USUAL,
             $crop->habits->coolHours > 0 ? Cooling::Room : Cooling::None, true);
+    }
+
+    /**
+     * Hours to pick and pack a unit of the crops products are made of.
+     *
+     * @param list<Product> $products
+     *
+     * @return array<string, float> by item
+     */
+    public function hoursOf(CropBook $crops, array $products): array
+    {
+        $hours = [];
+        foreach ($products as $product) {
+            foreach ($product->parts as $part) {
+                $hours[$part->item] ??= $this->of($crops->get($part->item))->hours();
+            }
+        }
+
+        return $hours;
     }
 }

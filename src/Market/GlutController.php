@@ -107,14 +107,7 @@ final class GlutController extends Page
     /** @return list<Glut> */
     private function all(Garden $garden): array
     {
-        $table = $this->tables->picking();
-        $hours = [];
-        foreach ($garden->products as $product) {
-            $item = $product->parts[0]->item;
-            $hours[$item] ??= $table->of($this->crops->get($item))->hours();
-        }
-
-        return Glut::all($garden, $this->crops, self::DAYS, $hours);
+        return Glut::all($garden, $this->crops, self::DAYS, $this->tables->picking()->hoursOf($this->crops, $garden->products));
     }
 
     private function opened(Visit $visit): Garden

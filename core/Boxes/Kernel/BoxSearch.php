@@ -9,7 +9,7 @@ use JollyFurrow\Boxes\BoxItem;
 
 /**
  * Greedy, then tabu: add, take out, exchange, two for one and one for two, the same in all groups of a size, hand to another class
- * with or without one back; 350 steps a run (no better for 200: enough), tenures 9, 5, 14 and 7. Numbers only.
+ * with or without one back; 350 steps a run (no better for 200, or enough moves looked at: enough), tenures 9, 5, 14 and 7. Numbers only.
  *
  * Score of a class, times its boxes: units x price x use x weeks since it was given, less 10 a cent outside five per cent of the
  * box's price, 0.05 a cent inside, and 100 (a unit of money) for each kind it lacks.
@@ -18,6 +18,8 @@ final class BoxSearch
 {
     private const STEPS = 350;
     private const IDLE = 200;
+    /** Moves looked at in all runs together: more found nothing better in any of forty weeks. */
+    private const MOVES = 150_000;
     /** Two for one and one for two are tried of so many items at most: of more they are too many, and less wanted. */
     private const FEW = 13;
     private const TENURES = [9, 5, 14, 7];
@@ -33,6 +35,7 @@ final class BoxSearch
     /** @var array<int, array<int, bool>> */
     private array $bestIn = [];
     private float $bestScore = -\INF;
+    private int $looked = 0;
     /** @var array<int, int> units left, by item */
     private array $left = [];
     /** @var array<int, float> cents in a box, by class */
@@ -135,11 +138,12 @@ final class BoxSearch
         $idle = 0;
         // Of many items a step looks at as many more moves: fewer steps.
         $share = min(1.0, (self::FEW / max(1, \count($this->items))) ** 2);
-        for ($step = 0; $step < $share * self::STEPS && $idle < $share * self::IDLE; ++$step) {
+        for ($step = 0; $this->looked < self::MOVES && $step < $share * self::STEPS && $idle < $share * self::IDLE; ++$step) {
             $score = $this->now();
             $move = null;
             $most = -\INF;
             foreach ($this->moves() as [$gain, $out, $into]) {
+                ++$this->looked;
                 if ($gain <= $most) {
                     continue;
                 }

@@ -51,7 +51,8 @@ final class GlutTest extends TestCase
     /** Two bunches are none; and what is good beyond two weeks is none yet. */
     public function testWhatIsNone(): void
     {
-        self::assertSame([], self::all(self::garden(new MarketBook(), 52)));
+        self::assertSame([], self::all(self::garden(new MarketBook(), 48)), 'two');
+        self::assertSame([4], array_map(static fn (Glut $g): int => $g->units, self::all(self::garden(new MarketBook(), 47))));
         self::assertSame([], Glut::all(self::garden(new MarketBook()), Book::crops(), 4, ['radish' => 0.05]));
     }
 

@@ -57,6 +57,11 @@ final class MarketDayTest extends TestCase
 
         self::assertSame([250, 210, 190, 210, 200], [$cents('stall', '2026-06-10', $market), $cents('inn', '2026-05-31', $market),
             $cents('inn', '2026-06-30', $market), $cents('inn', '2026-07-01', $market), $cents('inn', '2026-05-01', new MarketBook())]);
+        $thin = new Price('d', '', 'radish', Money::fromCents(90), size: 'thin');
+        $sized = new MarketBook(prices: [...$market->prices, $thin]);
+        $at = static fn (string $size): int => $sized->price('stall', $garden->products[0], Day::parse('2026-06-10'), $size)->each->cents;
+        self::assertSame([90, 250, 250], [$at('thin'), $at('thick'), $at('')], 'of that size before of that outlet');
+        self::assertSame(['thin'], $sized->sizesPriced('radish'));
     }
 
     /** Sold, brought back, given and lost are what was taken, to the unit, over a season by chance; and no lot gives more than it held. */
