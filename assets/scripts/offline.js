@@ -158,7 +158,7 @@ async function keepPages() {
   const asked = await fetch(`${garden}/offline`, { headers: { Accept: 'application/json' } });
   if (!asked.ok) return;
   sessionStorage.setItem('kept-at', String(Date.now()));
-  for (const page of (await asked.json()).pages) await fetch(page).catch(() => {});
+  for (const page of (await asked.json()).pages) await fetch(page, { headers: { 'X-Quiet': '1' } }).catch(() => {});
   document.documentElement.dataset.kept = 'yes';
 }
 if ('serviceWorker' in navigator && window.isSecureContext) {

@@ -63,6 +63,31 @@ final readonly class Conflicts
     }
 
     /**
+     * One planting in several places it might have, each as if it stood there alone: the beds are read once for all of them.
+     *
+     * @param Garden                  $others       without the planting in question
+     * @param array<string, Planting> $alternatives by bed
+     *
+     * @return array<string, list<Conflict>> by bed, hard ones first
+     */
+    public function ofEach(Garden $others, array $alternatives): array
+    {
+        $ground = Ground::under($others, $this->book, $others->plantings);
+        $season = $found = [];
+        foreach ($alternatives as $bed => $planting) {
+            $season[$planting->place->value] ??= $this->season($others, $planting);
+            $conflicts = array_map(static fn (Breach $breach): Conflict => Conflict::of($planting->key, $breach), [
+                ...$this->ground($ground, $others, $planting, []), ...$season[$planting->place->value], ...$this->flower($ground,
+                    $planting),
+                ...self::family($ground->gap, $planting)]);
+            usort($conflicts, static fn (Conflict $a, Conflict $b): int => (int) $b->isHard() <=> (int) $a->isHard());
+            $found[$bed] = $conflicts;
+        }
+
+        return $found;
+    }
+
+    /**
      * @param array<string, int> $inQuestion
      *
      * @return list<Breach>

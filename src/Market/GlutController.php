@@ -47,7 +47,7 @@ final class GlutController extends Page
     {
         $garden = $this->opened($visit);
         $entry = new Entry($request->request->all());
-        $kind = GlutKind::from($entry->oneOf('kind', array_column(GlutKind::typed(), 'value')));
+        $kind = GlutKind::tryFrom($entry->oneOf('kind', array_column(GlutKind::typed(), 'value'))) ?? GlutKind::Processing;
         $name = $entry->text('name', 60);
         $product = '' === $entry->raw('product') ? '' : $entry->oneOf('product', array_map(static fn (Product $p): string => $p->key,
             $garden->products));

@@ -11,20 +11,21 @@ use JollyFurrow\Time\Day;
 /** Time across: pixels by day number, from the first day shown. */
 final readonly class Scale
 {
-    public const WEEK = 22.5;
+    private const WEEK = 22.5;
 
-    private function __construct(public int $first, public int $weeks)
+    /** @param float $week pixels */
+    private function __construct(public int $first, public int $weeks, public float $week)
     {
     }
 
-    public static function from(Day $first, int $weeks): self
+    public static function from(Day $first, int $weeks, float $week = self::WEEK): self
     {
-        return new self($first->week()->monday()->number, $weeks);
+        return new self($first->week()->monday()->number, $weeks, $week);
     }
 
     public function x(int $day): float
     {
-        return round(max(0.0, min($this->width(), ($day - $this->first) * self::WEEK / 7)), 1);
+        return round(max(0.0, min($this->width(), ($day - $this->first) * $this->week / 7)), 1);
     }
 
     /** @return list<MonthTick> */
@@ -35,7 +36,7 @@ final readonly class Scale
 
     public function width(): float
     {
-        return $this->weeks * self::WEEK;
+        return $this->weeks * $this->week;
     }
 
     public function end(): int

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
+use App\Hand\HandChange;
 use JollyFurrow\Crop\Crop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Maturity\Ripening;
@@ -23,9 +24,8 @@ final readonly class Strip
     private const HOOP = 9.0;
 
     /**
-     * @param list<array{x: float, y: float, w: float, h: float}> $notches
-     * @param array{x: float, y: float}|null                      $seed    where the nursery thread begins
-     * @param array{x: float, y: float, w: float, h: float}       $frame   the whole of it, where a pointer meets it
+     * @param array{x: float, y: float}|null                $seed  where the nursery thread begins
+     * @param array{x: float, y: float, w: float, h: float} $frame the whole of it, where a pointer meets it
      */
     private function __construct(
         public string $id,
@@ -37,7 +37,7 @@ final readonly class Strip
         public string $ridge,
         public string $holding,
         public string $end,
-        public array $notches,
+        public string $notches,
         public string $soil,
         public string $label,
         public float $labelX,
@@ -108,6 +108,16 @@ final readonly class Strip
         );
     }
 
+    /** Number of the day a move is told by: its sowing, or its planting out once it is sown; empty: it cannot move in time. */
+    public function movableDay(): string
+    {
+        return match (HandChange::movableDay($this->planting)) {
+            'sow' => (string) $this->planting->sow->number,
+            'ground' => (string) $this->planting->ground->number,
+            default => '',
+        };
+    }
+
     /** Whether this label would cover the other's. */
     public function labelMeets(self $other): bool
     {
@@ -157,24 +167,23 @@ final readonly class Strip
     }
 
     /**
-     * @param array<int, int> $weeks
+     * A notch for each week of harvest, as one path.
      *
-     * @return list<array{x: float, y: float, w: float, h: float}>
+     * @param array<int, int> $weeks
      */
-    private static function notches(array $weeks, Planting $planting, Scale $scale, float $base, float $height): array
+    private static function notches(array $weeks, Planting $planting, Scale $scale, float $base, float $height): string
     {
         $most = [] === $weeks ? 0 : max($weeks);
-        $notches = [];
+        $path = '';
         foreach ($weeks as $monday => $units) {
             $from = $scale->x(max($monday, $planting->ready->number));
             $to = $scale->x(min($monday + 7, $planting->clear->number + 1));
             if ($units > 0 && $to - $from > 0.3) {
-                $tall = round(max(2.0, $height * $units / $most), 1);
-                $notches[] = ['x' => round($from + 0.4, 1), 'y' => round($base - $tall, 1), 'w' => round(max(1.2, $to - $from - 0.8),
-                    1), 'h' => $tall];
+                $path .= \sprintf('M%s %sv%sh%sV%sz', round($from + 0.4, 1), $base, -round(max(2.0, $height * $units / $most), 1),
+                    round(max(1.2, $to - $from - 0.8), 1), $base);
             }
         }
 
-        return $notches;
+        return $path;
     }
 }

@@ -60,11 +60,11 @@ final readonly class SupplyStrip
             }
             $line = round(self::HEIGHT * (1 - $week['promised'] / $most), 1);
             $top = round(self::HEIGHT * (1 - $week['served'] / $most), 1);
-            $bars[] = ['x' => round($scale->x($week['monday']->number) + 1.5, 1), 'w' => Scale::WEEK - 3,
-                'end' => round($scale->x($week['monday']->number) + Scale::WEEK - 1.5, 1), 'top' => $top,
+            $bars[] = ['x' => round($scale->x($week['monday']->number) + 1.5, 1), 'w' => $scale->week - 3,
+                'end' => round($scale->x($week['monday']->number) + $scale->week - 1.5, 1), 'top' => $top,
                 'h' => round(self::HEIGHT - $top, 1), 'line' => $line, 'missing' => round($top - $line, 1),
                 'short' => $week['short'] > 0 ? '-'.$week['short'] : '',
-                'middle' => round($scale->x($week['monday']->number) + Scale::WEEK / 2, 1)];
+                'middle' => round($scale->x($week['monday']->number) + $scale->week / 2, 1)];
         }
 
         return ['height' => self::HEIGHT, 'bars' => $bars];
@@ -79,7 +79,7 @@ final readonly class SupplyStrip
             $h = $of > 0 ? round(self::FREE_HEIGHT * $free / $of, 1) : 0.0;
             $week = Day::of($monday)->week();
             $weeks[] = ['monday' => $week->monday(), 'label' => $week->label(), 'free' => $free, 'of' => $of,
-                'x' => round($scale->x($monday) + 1.5, 1), 'w' => Scale::WEEK - 3, 'y' => round(self::FREE_HEIGHT - $h, 1), 'h' => $h];
+                'x' => round($scale->x($monday) + 1.5, 1), 'w' => $scale->week - 3, 'y' => round(self::FREE_HEIGHT - $h, 1), 'h' => $h];
         }
 
         return $weeks;
@@ -99,7 +99,7 @@ final readonly class SupplyStrip
             $runs = [];
             foreach ($all > 0.0 ? FreeMetres::byWeek($garden, $place, $scale->first, $scale->weeks) : [] as $monday => $free) {
                 if ($free < self::TIGHT * $all) {
-                    $runs[] = ['x' => round($scale->x($monday) + 0.5, 1), 'w' => Scale::WEEK - 1, 'week' => Day::of($monday)->week(),
+                    $runs[] = ['x' => round($scale->x($monday) + 0.5, 1), 'w' => $scale->week - 1, 'week' => Day::of($monday)->week(),
                         'free' => $free, 'of' => $all, 'full' => $free < self::FULL * $all];
                 }
             }

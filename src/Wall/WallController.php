@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wall;
 
+use App\Log\LastChange;
 use App\Plan\ShortList;
 use App\Shared\Page;
 use App\Shared\Visit;
@@ -16,22 +17,22 @@ use JollyFurrow\Measure\Length;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Promise\Product;
 use JollyFurrow\Shelter\PlaceType;
+use JollyFurrow\Time\Weekday;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 final class WallController extends Page
 {
-    private const WEEKS = 52;
-
     #[Route('/g/{garden}/wall', name: 'wall', methods: ['GET'])]
     public function wall(Request $request, Visit $visit, Snapshot $snapshot, Planner $planner, CropBook $book, WallDrawing $drawing,
-        SupplyStrip $supply, ShortList $short): Response
+        SupplyStrip $supply, ShortList $short, LastChange $last): Response
     {
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $garden = $stand->garden;
-        $season = $this->season($request, $garden);
-        $scale = Scale::from($season->first, self::WEEKS);
+        $span = WallSpan::asked($request->query->getString('zoom'), $request->query->getString('from'), $garden,
+            $request->query->getInt('season'));
+        [$season, $scale] = [$span->season, $span->scale()];
         $block = \in_array($request->query->getString('block'), $garden->blocks, true) ? $request->query->getString('block') : '';
         $shorts = $short->of($garden, $stand->plan);
         $product = $this->product($request, $garden, ($shorts[0] ?? null)?->product);
@@ -44,7 +45,11 @@ final class WallController extends Page
             'season' => $season,
             'seasons' => array_map(static fn (int $year): GrowingSeason => GrowingSeason::of($garden->place->latitude, $year),
                 range($season->year - 1, $season->year + 1)),
+            'span' => $span,
+            'zooms' => array_map(static fn (array $z): string => $z[2], WallSpan::ZOOMS),
             'scale' => $scale,
+            'last' => $last->told($visit->gardenId, $visit->accountId),
+            'sowing_days' => array_map(static fn (Weekday $w): int => $w->value, $garden->settings->sowingDays),
             'rows' => $drawing->rows($garden, $stand->expected, $snapshot->plantingIds($visit->gardenId), $scale, $block),
             'axis' => $drawing->axis($garden, $scale),
             'block' => $block,
@@ -58,17 +63,11 @@ final class WallController extends Page
             'tight' => $supply->tight($garden, $scale),
             'short' => $shorts,
             'kept' => $stand->plan->keptShare(),
-            'query' => array_filter(['season' => $request->query->getString('season'), 'block' => $block, 'product' => $product?->key,
+            'query' => array_filter(['season' => $request->query->getString('season'), 'zoom' => 'season' === $span->zoom ? ''
+                : $span->zoom,
+                'from' => $request->query->getString('from'), 'block' => $block, 'product' => $product?->key,
                 'place' => PlaceType::Field === $place ? '' : $place->value], static fn (?string $value): bool => '' !== ($value ?? '')),
         ], 'wall');
-    }
-
-    private function season(Request $request, Garden $garden): GrowingSeason
-    {
-        $typed = $request->query->getInt('season');
-
-        return $typed >= 1950 && $typed <= 2150 ? GrowingSeason::of($garden->place->latitude, $typed)
-            : GrowingSeason::on($garden->place->latitude, $garden->today);
     }
 
     private function product(Request $request, Garden $garden, ?string $worst): ?Product

@@ -31,16 +31,21 @@ final readonly class WallDrawing
     }
 
     /**
-     * @param array<string, string> $ids planting key => id
+     * @param array<string, string> $ids  planting key => id
+     * @param list<string>|null     $only names of beds; null: all
      *
      * @return list<array{bed: Bed, strips: list<Strip>, labels: list<Strip>}>
      */
-    public function rows(Garden $garden, Expected $expected, array $ids, Scale $scale, string $block): array
+    public function rows(Garden $garden, Expected $expected, array $ids, Scale $scale, string $block, ?array $only = null): array
     {
         $byBed = [];
         $leads = new Leads($garden);
         $lengths = array_map(static fn (Bed $bed): int => $bed->length->micrometres, $garden->bedsByName());
+        $wanted = null === $only ? null : array_fill_keys($only, true);
         foreach ($garden->plantings as $planting) {
+            if (null !== $wanted && [] === array_filter($planting->pieces, static fn (Stretch $s): bool => isset($wanted[$s->bed]))) {
+                continue;
+            }
             if (!$scale->shows(min($planting->sow->number, $planting->bedStart->number), $planting->clear->number)) {
                 continue;
             }
@@ -116,7 +121,7 @@ final readonly class WallDrawing
         $weeks = [];
         for ($day = Day::of($scale->first); $day->number < $scale->end(); $day = $day->plus(7)) {
             $week = $day->week();
-            $weeks[] = ['x' => $scale->x($day->number), 'label' => 0 === $week->number % 2 ? (string) $week->number : ''];
+            $weeks[] = ['x' => $scale->x($day->number), 'day' => $day, 'label' => 0 === $week->number % 2 ? (string) $week->number : ''];
         }
 
         return [

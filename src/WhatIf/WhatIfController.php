@@ -96,7 +96,10 @@ final class WhatIfController extends Page
     /** @return array{Question, string} what is asked, and in words */
     private function read(Entry $entry, Garden $garden): array
     {
-        $kind = QuestionKind::from((string) $entry->choice('kind', QuestionKind::class)->value);
+        $kind = QuestionKind::tryFrom($entry->raw('kind'));
+        if (null === $kind) {
+            $entry->fault('kind', 'Choose what to ask.');
+        }
         $names = array_column($garden->outlets, 'name', 'key');
         $words = '' === $entry->raw('words') ? '' : $entry->text('words', 60);
         $outlet = \in_array($kind, [QuestionKind::MoreOf, QuestionKind::SecondMarket], true) ? $entry->oneOf('outlet',
@@ -110,13 +113,13 @@ final class WhatIfController extends Page
                 return [$question, '' === $words ? \sprintf($isBoxes ? '%d more of %s' : '%d %% more for %s', $more, $names[$outlet] ?? '')
                     : $words];
             case QuestionKind::SecondMarket:
-                $weekday = Weekday::from($entry->int('weekday', 1, 7));
+                $weekday = Weekday::tryFrom($entry->int('weekday', 1, 7)) ?? Weekday::Monday;
                 $share = $entry->int('share', 5, self::MOST_PERCENT);
 
                 return [Question::secondMarket($outlet, $weekday, $share / 100), '' === $words ? \sprintf('A second %s on %s, %d %% of it',
                     $names[$outlet] ?? '', $this->sayer->word($weekday), $share) : $words];
             case QuestionKind::WithoutPlace:
-                $place = PlaceType::from($entry->oneOf('place', array_column(PlaceType::cases(), 'value')));
+                $place = PlaceType::tryFrom($entry->oneOf('place', array_column(PlaceType::cases(), 'value'))) ?? PlaceType::Field;
                 if ($garden->metresOf($place) <= 0.0) {
                     $entry->fault('place', 'There are no such beds.');
                 }
