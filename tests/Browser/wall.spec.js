@@ -1,5 +1,6 @@
 // Real work on the wall, through to what is stored: by mouse, by finger, by keyboard; put back; two at once; a bad network.
 const { test, expect } = require('@playwright/test');
+const { AxeBuilder } = require('@axe-core/playwright');
 const { openDemo } = require('./garden');
 
 const SOWN_LATER = /planned:\s+.*sown\s+in\s+the\s+bed\s+\d+\s+(Aug|Sep)/;
@@ -86,6 +87,7 @@ test('by keyboard alone: two changes in one draft, kept through a reload, one pu
   await page.locator(`a.planting[data-key="${key}"]`).focus();
   await page.keyboard.press('-');
   await expect(draft.locator('li')).toHaveCount(2);
+  expect((await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((v) => v.id)).toEqual([]);
   await page.reload();
   await expect(page.getByRole('region', { name: 'Not saved yet' }).locator('li')).toHaveCount(2);
   await page.getByRole('button', { name: 'Put back', exact: true }).click();

@@ -109,15 +109,10 @@ final class WallWorkTest extends AppCase
 
     public function testTheVersionIsTheLastChange(): void
     {
-        $this->browser->request('GET', $this->path('/wall/version'));
-        $was = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        $was = $this->version();
         $this->draft('save', [['do' => 'lock', 'planting' => self::RADISH]]);
-        $this->browser->request('GET', $this->path('/wall/version'));
-        $is = json_decode((string) $this->browser->getResponse()->getContent(), true);
 
-        self::assertIsArray($was);
-        self::assertIsArray($is);
-        self::assertSame([1, 'Radish on bed A1 (sown 14 Apr) locked'], [$is['number'] - $was['number'], $is['words']]);
+        self::assertSame([$was[0] + 1, 'Radish on bed A1 (sown 14 Apr) locked'], $this->version());
     }
 
     /** A month from a day on: wider weeks, the same beds; what lies outside is not drawn. */
@@ -156,6 +151,16 @@ final class WallWorkTest extends AppCase
 
         return 1 === preg_match('/data-seen="([^"]*)"/', (string) $this->browser->getResponse()->getContent(), $found)
             ? html_entity_decode($found[1]) : '{}';
+    }
+
+    /** @return array{int, string} number and words */
+    private function version(): array
+    {
+        $this->browser->request('GET', $this->path('/wall/version'));
+        /** @var array{number: int, words: string} $got */
+        $got = json_decode((string) $this->browser->getResponse()->getContent(), true);
+
+        return [$got['number'], $got['words']];
     }
 
     /** @return array<string, array{string, string, float}> bed, sowing day and metres, by key */
