@@ -43,13 +43,7 @@ final readonly class Glut
     public static function all(Garden $garden, CropBook $crops, int $days, array $hours): array
     {
         $end = $garden->today->plus($days);
-        $supply = new TrueSupply($garden, $crops);
-        $lots = $supply->loose();
-        foreach ($garden->plantings as $planting) {
-            if ($crops->has($planting->item)) {
-                $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$supply->lots($planting)];
-            }
-        }
+        $lots = (new TrueSupply($garden, $crops))->byItem();
         $needs = Needs::of($garden, $crops);
         $gluts = [];
         foreach ($garden->products as $product) {

@@ -24,7 +24,6 @@ use JollyFurrow\Sale\MixRule;
 use JollyFurrow\Stock\StoreForecast;
 use JollyFurrow\Storage\StoreKind;
 use JollyFurrow\Supply\Allocation;
-use JollyFurrow\Supply\Lot;
 use JollyFurrow\Supply\TrueSupply;
 use JollyFurrow\Time\Day;
 use JollyFurrow\Treatment\PickRule;
@@ -63,7 +62,6 @@ final class PickWants
     private readonly array $ranks;
     private readonly Claims $claims;
     private readonly PickRule $rule;
-    private readonly TrueSupply $supply;
 
     public function __construct(private readonly Garden $garden, private readonly CropBook $crops, private readonly PickTable $table)
     {
@@ -71,7 +69,6 @@ final class PickWants
         $this->values = Values::of($garden);
         $this->claims = new Claims($garden);
         $this->rule = new PickRule($garden->sprays, $garden->soil);
-        $this->supply = new TrueSupply($garden, $crops);
         $last = max([0, ...array_map(static fn (Outlet $o): int => $o->priority, $garden->outlets)]);
         $this->ranks = array_combine(array_map(static fn (Outlet $o): string => $o->key, $garden->outlets),
             array_map(static fn (Outlet $o): int => $last - $o->priority, $garden->outlets));
@@ -81,7 +78,7 @@ final class PickWants
     public static function until(Day $end, Garden $garden, CropBook $crops, PickTable $table): self
     {
         $wants = new self($garden, $crops, $table);
-        $lots = $wants->lots();
+        $lots = (new TrueSupply($garden, $crops))->byItem();
         $needs = Needs::of($garden, $crops);
         foreach ($needs->items() as $item) {
             $until = array_values(array_filter($needs->for($item), static fn (Need $n): bool => $n->day <= $end->number));
@@ -164,19 +161,6 @@ final class PickWants
                 $line->units - $less, $line->why);
         }
         $this->short = $short;
-    }
-
-    /** @return array<string, list<Lot>> by item */
-    private function lots(): array
-    {
-        $lots = $this->supply->loose();
-        foreach ($this->garden->plantings as $planting) {
-            if ($this->crops->has($planting->item)) {
-                $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$this->supply->lots($planting)];
-            }
-        }
-
-        return $lots;
     }
 
     /** @param array<string, int> $given units by outlet */

@@ -35,6 +35,19 @@ final readonly class TrueSupply
         return $this->broughtIn->loose();
     }
 
+    /** @return array<string, list<Lot>> by item: what lies in store and what all plantings give */
+    public function byItem(): array
+    {
+        $lots = $this->loose();
+        foreach ($this->garden->plantings as $planting) {
+            if ($this->book->has($planting->item)) {
+                $lots[$planting->item] = [...$lots[$planting->item] ?? [], ...$this->lots($planting)];
+            }
+        }
+
+        return $lots;
+    }
+
     /** @return list<Lot> by day */
     public function lots(Planting $planting): array
     {
