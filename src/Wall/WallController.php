@@ -6,6 +6,7 @@ namespace App\Wall;
 
 use App\Log\LastChange;
 use App\Plan\ShortList;
+use App\Shared\Entry;
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
@@ -33,6 +34,7 @@ final class WallController extends Page
         $span = WallSpan::asked($request->query->getString('zoom'), $request->query->getString('from'), $garden,
             $request->query->getInt('season'));
         [$season, $scale] = [$span->season, $span->scale()];
+        $entry = new Entry($request->query->all());
         $block = \in_array($request->query->getString('block'), $garden->blocks, true) ? $request->query->getString('block') : '';
         $shorts = $short->of($garden, $stand->plan);
         $product = $this->product($request, $garden, ($shorts[0] ?? null)?->product);
@@ -46,6 +48,8 @@ final class WallController extends Page
             'seasons' => array_map(static fn (int $year): GrowingSeason => GrowingSeason::of($garden->place->latitude, $year),
                 range($season->year - 1, $season->year + 1)),
             'span' => $span,
+            'entry' => $entry,
+            'stretch' => FreeStretch::asked($entry, $garden, $book, $scale),
             'zooms' => array_map(static fn (array $z): string => $z[2], WallSpan::ZOOMS),
             'scale' => $scale,
             'last' => $last->told($visit->gardenId, $visit->accountId),
@@ -67,7 +71,7 @@ final class WallController extends Page
                 : $span->zoom,
                 'from' => $request->query->getString('from'), 'block' => $block, 'product' => $product?->key,
                 'place' => PlaceType::Field === $place ? '' : $place->value], static fn (?string $value): bool => '' !== ($value ?? '')),
-        ], 'wall');
+        ], 'wall', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
     private function product(Request $request, Garden $garden, ?string $worst): ?Product

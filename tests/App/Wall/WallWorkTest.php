@@ -115,6 +115,20 @@ final class WallWorkTest extends AppCase
         self::assertSame([$was[0] + 1, 'Radish on bed A1 (sown 14 Apr) locked'], $this->version());
     }
 
+    /** Twelve metres and a half of 25 are free beside the radishes; all of it where nothing stands; none beside the leeks. */
+    public function testAFreeStretchIsFound(): void
+    {
+        $page = $this->browser->request('GET', $this->path('/wall?free=20+m&free_from=2026-04-20&free_to=2026-05-10'));
+        self::assertStringContainsString('20 m free from 20 Apr to 10 May on A3 (25 m), T1 (25 m).', strip_tags($this->text()));
+        self::assertSame(2, $page->filter('.free-stretch')->count());
+        $page = $this->browser->request('GET', $this->path('/wall?free=12.5+m&free_from=2026-04-06&free_to=2026-05-10'));
+        self::assertSame(3, $page->filter('.free-stretch')->count(), 'A1, A2 and the tunnel; the leeks go on 6 April');
+        $this->browser->request('GET', $this->path('/wall?free=26+m&free_from=2026-04-20&free_to=2026-05-10'));
+        self::assertStringContainsString('No bed has 26 m in one piece', strip_tags($this->text()));
+        $this->browser->request('GET', $this->path('/wall?free=long&free_from=2026-04-20&free_to=2026-04-01'));
+        self::assertResponseStatusCodeSame(422);
+    }
+
     /** A month from a day on: wider weeks, the same beds; what lies outside is not drawn. */
     public function testZoomAndPan(): void
     {
