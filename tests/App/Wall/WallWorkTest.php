@@ -78,6 +78,17 @@ final class WallWorkTest extends AppCase
         self::assertSame($after, $this->plantings());
     }
 
+    /** What is made in a draft may be changed and deleted in it again. */
+    public function testWhatADraftMadeGoesAgain(): void
+    {
+        $before = $this->plantings();
+        $this->draft('save', [['do' => 'again', 'planting' => self::RADISH, 'when' => '2026-05-05', 'bed' => 'A3'], ['do' => 'delete',
+            'planting' => 'radish@2026-05-05#1'], ['do' => 'shorter', 'planting' => self::LETTUCE]]);
+
+        $before[self::LETTUCE][2] = 6.25;
+        self::assertSame($before, $this->plantings());
+    }
+
     /** Sent twice with one token it is done once. */
     public function testSentTwiceIsDoneOnce(): void
     {
@@ -113,6 +124,15 @@ final class WallWorkTest extends AppCase
         $this->draft('save', [['do' => 'lock', 'planting' => self::RADISH]]);
 
         self::assertSame([$was[0] + 1, 'Radish on bed A1 (sown 14 Apr) locked'], $this->version());
+    }
+
+    public function testTheRotation(): void
+    {
+        $page = $this->browser->request('GET', $this->path('/rotation?family=Cabbage'));
+        self::assertSame('● Cabbage: Radish, still to come', trim((string) preg_replace('/\s+/', ' ',
+            $page->filter('.fam-cabbage.planned')->text())));
+        self::assertSame(1, $page->filter('.fam-daisy.faint')->count(), 'the lettuce fades');
+        self::assertSame(1, $page->filter('.fam-goosefoot')->reduce(static fn ($n): bool => str_contains($n->text(), 'Chard'))->count());
     }
 
     /** Twelve metres and a half of 25 are free beside the radishes; all of it where nothing stands; none beside the leeks. */

@@ -75,6 +75,7 @@ final class UnitWalkTest extends AppCase
         yield 'packing sheet' => ['boxes/sheet'];
         yield 'note for the box' => ['boxes/note'];
         yield 'what if' => ['what-if'];
+        yield 'rotation' => ['rotation'];
         yield 'promises from sales' => ['promises/from-sales'];
         yield 'orders' => ['orders'];
         yield 'prices' => ['prices'];
@@ -156,7 +157,7 @@ final class UnitWalkTest extends AppCase
             'offer_product', 'bed_edit', 'week', 'hands', 'jobs_own', 'nursery', 'seed', 'calendar', 'week_sheet', 'week_back',
                 'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
                 'feeding_cards', 'coming', 'orders', 'prices', 'boxes', 'take', 'packing', 'worth', 'ready', 'pick', 'load', 'load_cards',
-                'glut', 'mixes', 'delivery', 'delivery_note', 'boxes_sheet', 'boxes_note', 'what_if', 'promises_sales',
+                'glut', 'mixes', 'delivery', 'delivery_note', 'boxes_sheet', 'boxes_note', 'what_if', 'promises_sales', 'rotation',
                 'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);
