@@ -35,7 +35,7 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['coming', 'coming?outlet=stall'], ['crop', 'crops/corn'], ['soil', 'soil'], ['nursery', 'nursery'], ['ahead', 'ahead'], ['free-bed', 'bed/A6/free'], ['store', 'store'], ['pick', 'pick']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['coming', 'coming?outlet=stall'], ['crop', 'crops/corn'], ['soil', 'soil'], ['nursery', 'nursery'], ['ahead', 'ahead'], ['rotation', 'rotation'], ['store', 'store'], ['pick', 'pick']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
