@@ -27,7 +27,7 @@ final class UnitWalkTest extends AppCase
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
     private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'lots_csv', 'coming_csv', 'delivery_csv',
-        'delivery_pdf', 'file_lists_out',
+        'delivery_pdf', 'wall_places', 'wall_version', 'file_lists_out',
         'crops_export',
         'file_export'];
 
