@@ -25,6 +25,7 @@ final readonly class Glut
     /** So many sale units at least are worth a thought. */
     private const LEAST = 3;
     private const WHOLE = 100;
+    private const WEEK = 7;
 
     /**
      * @param int            $units of the product, packed
@@ -55,7 +56,7 @@ final readonly class Glut
         }
         usort($gluts, static fn (self $a, self $b): int => $b->units * $b->product->price->cents <=> $a->units * $a->product->price->cents);
 
-        return $gluts;
+        return self::shared($gluts, (int) ceil($days / self::WEEK));
     }
 
     /**
@@ -120,13 +121,14 @@ final readonly class Glut
         }
         foreach ($garden->market->gluts as $way) {
             if ($way->takes($product->key)) {
-                $ways[] = new GlutPart($way->kind, $way->name, $product->price->cents * $way->percent / self::WHOLE - $pick, $way->most);
+                $ways[] = new GlutPart($way->kind, $way->name, $product->price->cents * $way->percent / self::WHOLE - $pick, $way->most,
+                    key: $way->key);
             }
         }
         $ways[] = new GlutPart(GlutKind::GreenManure, '', 0.0, null);
         usort($ways, static fn (GlutPart $a, GlutPart $b): int => [$b->cents, $a->name] <=> [$a->cents, $b->name]);
 
-        return self::shared($ways, $units);
+        return $ways;
     }
 
     /** Units more than promised that an outlet like this sells on such a day. */
@@ -138,19 +140,27 @@ final readonly class Glut
     }
 
     /**
-     * In order of worth, each as much as it takes, until all of it is gone.
+     * In order of worth, each as much as it takes, until all of it is gone. What takes so many units a week takes them of all crops
+     * together, the one worth most first.
      *
-     * @param list<GlutPart> $ways
+     * @param list<self> $gluts
      *
-     * @return list<GlutPart>
+     * @return list<self>
      */
-    private static function shared(array $ways, int $units): array
+    private static function shared(array $gluts, int $weeks): array
     {
-        $shared = [];
-        foreach ($ways as $way) {
-            $some = min($units, $way->most ?? $units);
-            $shared[] = $way->given($some);
-            $units -= $some;
+        $taken = $shared = [];
+        foreach ($gluts as $glut) {
+            $units = $glut->units;
+            $ways = [];
+            foreach ($glut->ways as $way) {
+                $most = '' === $way->key || null === $way->most ? $way->most : max(0, $weeks * $way->most - ($taken[$way->key] ?? 0));
+                $some = min($units, $most ?? $units);
+                $taken[$way->key] = ($taken[$way->key] ?? 0) + $some;
+                $ways[] = $way->given($some);
+                $units -= $some;
+            }
+            $shared[] = new self($glut->crop, $glut->product, $glut->units, $glut->first, $ways);
         }
 
         return $shared;

@@ -25,7 +25,7 @@ final readonly class NextPromise
     private const FEW_DAYS = 3;
     private const YEAR = 364;
     private const MONTHS = 12;
-    private const WEEK = 7;
+    private const LONG_MONTH = 31;
 
     /**
      * @param non-empty-list<Day> $days     market days it is proposed for
@@ -125,8 +125,10 @@ final readonly class NextPromise
     private static function months(Day $today, Outlet $outlet): array
     {
         $months = [];
-        foreach ($outlet->days->between($today->plus(self::WEEK), $today->plus(self::YEAR + self::WEEK)) as $day) {
-            self::month($day) === self::month($today) ?: $months[$day->year() * self::MONTHS + self::month($day)][] = $day;
+        $running = $today->year() * self::MONTHS + self::month($today);
+        foreach ($outlet->days->between($today, $today->plus(self::YEAR + 2 * self::LONG_MONTH)) as $day) {
+            $month = $day->year() * self::MONTHS + self::month($day);
+            $running < $month && $month <= $running + self::MONTHS ? $months[$month][] = $day : null;
         }
 
         return array_values($months);

@@ -56,12 +56,18 @@ final class DeliveryController extends Page
         if (!$entry->isGood() || [] === $lines) {
             return $this->show($request, $visit, $entry);
         }
-        $note = new DeliveryNote(DeliveryNote::next($garden->market->notes, $garden->today->year()), $outlet, $day, $lines, $words);
-        $said = 'Delivery note '.$note->number;
-        $this->log->record($visit->gardenId, $visit->accountId, $said, fn () => $this->keeper->keep($visit->gardenId, $note));
+        // Its number is given under the write lock: two who write at once have two numbers.
+        $number = $this->log->record($visit->gardenId, $visit->accountId, static fn (string $given): string => 'Delivery note '.$given,
+            function () use ($visit, $outlet, $day, $lines, $words): string {
+                $now = $this->snapshot->of($visit->gardenId);
+                $number = DeliveryNote::next($now->market->notes, $now->today->year());
+                $this->keeper->keep($visit->gardenId, new DeliveryNote($number, $outlet, $day, $lines, $words));
 
-        return $this->kept($visit, $said.'.', $this->generateUrl('delivery_note', ['garden' => $visit->gardenId,
-            'note' => $note->number]));
+                return $number;
+            });
+
+        return $this->kept($visit, 'Delivery note '.$number.'.', $this->generateUrl('delivery_note', ['garden' => $visit->gardenId,
+            'note' => $number]));
     }
 
     #[Route('/g/{garden}/delivery/{note}', name: 'delivery_note', methods: ['GET'], requirements: self::NUMBER)]

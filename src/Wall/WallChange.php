@@ -7,12 +7,12 @@ namespace App\Wall;
 use App\Change\Replacement;
 use App\Hand\HandChange;
 use App\Shared\Entry;
+use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
 use JollyFurrow\Measure\Length;
-use JollyFurrow\Measure\Units;
 use JollyFurrow\Message\Message;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\RecipeBook;
@@ -24,7 +24,7 @@ final readonly class WallChange
 
     private ByHand $byHand;
 
-    public function __construct(private HandChange $hand, private CropBook $book, RecipeBook $recipes)
+    public function __construct(private HandChange $hand, private CropBook $book, RecipeBook $recipes, private Sayer $sayer)
     {
         $this->byHand = new ByHand($book, $recipes);
     }
@@ -71,7 +71,7 @@ final readonly class WallChange
         $long = $planting->length()->micrometres + $quarters * intdiv($bed->length->micrometres, self::QUARTERS);
 
         return new Replacement([$planting], [$this->byHand->asLongAs($planting, $long)], \sprintf('%s on bed %s made %s long',
-            $this->book->get($planting->item)->name, $bed->name, Units::number(Length::fromMicrometres($long)->metres(), 1).' m'));
+            $this->book->get($planting->item)->name, $bed->name, $this->sayer->long(Length::fromMicrometres($long))));
     }
 
     /** Each in the place of the other. */

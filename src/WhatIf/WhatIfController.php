@@ -132,11 +132,13 @@ final class WhatIfController extends Page
 
     private function show(Request $request, Visit $visit, Garden $garden, Entry $entry): Response
     {
-        $columns = [['id' => $visit->gardenId, 'name' => 'As planned now', 'figures' => Figures::of($garden, $this->books->with(
-            $garden->own), $this->recipes)]];
+        $columns = [['id' => $visit->gardenId, 'name' => 'As planned now', 'from' => $garden->today, 'figures' => Figures::of($garden,
+            $this->books->with(
+                $garden->own), $this->recipes)]];
         foreach ($this->whatIfs->of($visit->gardenId, $visit->accountId) as $id => $question) {
             $copy = $this->snapshot->of($id);
-            $columns[] = ['id' => $id, 'name' => $question, 'figures' => Figures::of($copy, $this->books->with($copy->own),
+            $columns[] = ['id' => $id, 'name' => $question, 'from' => $copy->today, 'figures' => Figures::of($copy,
+                $this->books->with($copy->own),
                 $this->recipes)];
         }
 

@@ -32,7 +32,7 @@ final class GlutTest extends TestCase
         $units = (int) floor((55 - ceil(20 / $loss)) * $loss);
 
         self::assertSame(['radish', $units], [$glut->product->key, $glut->units]);
-        self::assertSame([['Fine kraut', 8, 50.0], ['Stall', $units - 8, 10.0], ['', 0, 0.0], ['Kraut', 0, -30.0]], array_map(
+        self::assertSame([['Fine kraut', 16, 50.0], ['Stall', $units - 16, 10.0], ['', 0, 0.0], ['Kraut', 0, -30.0]], array_map(
             static fn (GlutPart $w): array => [$w->name, $w->units, round($w->cents, 2)], $glut->ways));
     }
 
@@ -46,6 +46,17 @@ final class GlutTest extends TestCase
         self::assertSame([GlutKind::More, 110.0], [$ways[0]->kind, round($ways[0]->cents, 2)]);
         self::assertGreaterThan(5, $ways[0]->units);
         self::assertSame(GlutKind::GreenManure, $ways[1]->kind, 'orders go nowhere else');
+    }
+
+    /** Thirty units a week are sixty in two weeks, of both crops together: what is worth most goes first. */
+    public function testAWayTakesSoManyOfAllCropsTogether(): void
+    {
+        $garden = LittleGarden::on('2026-04-08', [LittleGarden::radish('2026-03-08', standing: Standing::Growing),
+            LittleGarden::lettuce('2026-01-25', standing: Standing::Growing)], ['2026-04-11' => 20])->selling(new MarketBook(gluts: [
+                new GlutWay('p', GlutKind::Processing, 'Kraut', '', 90, 30)]));
+        $given = array_map(static fn (Glut $g): array => [$g->product->key, $g->units, $g->ways[0]->units], self::all($garden));
+
+        self::assertSame([['lettuce', 84, 60], ['radish', $given[1][1], 0]], $given);
     }
 
     /** Two bunches are none; and what is good beyond two weeks is none yet. */

@@ -39,6 +39,15 @@ final class NextPromiseTest extends TestCase
         self::assertSame((int) ceil((3 * 1.15 * 20 + 4 * 15 * (1 + 0.3 * 0.4307)) / 7), $rows[0]->proposed, 'z of two thirds is 0.4307');
     }
 
+    /** In January the running month is left out, and the next January is whole. */
+    public function testTheSameMonthOfTheNextYear(): void
+    {
+        $rows = NextPromise::all(self::garden(['2025-01-04' => [26, 6], '2025-01-11' => [26, 2], '2025-01-18' => [40, 10]]));
+
+        self::assertSame([['stall/radish/2027-01-02', 5]], array_map(static fn (NextPromise $n): array => [$n->key(), \count($n->days)],
+            $rows));
+    }
+
     public function testTwoDaysAreTooFew(): void
     {
         self::assertSame([], NextPromise::all(self::garden(['2025-05-03' => [26, 6], '2025-05-10' => [26, 2]])));
