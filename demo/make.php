@@ -30,6 +30,10 @@ use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Land\Valve;
 use JollyFurrow\Land\WaterWay;
+use JollyFurrow\Map\BlockLay;
+use JollyFurrow\Map\GroundMap;
+use JollyFurrow\Map\GroundMark;
+use JollyFurrow\Map\MarkKind;
 use JollyFurrow\Maturity\PlaceClimate;
 use JollyFurrow\Measure\Area;
 use JollyFurrow\Measure\Length;
@@ -237,7 +241,16 @@ $settings = new Settings(Units::Metric, 'EUR', [Weekday::Tuesday, Weekday::Frida
     $usual->rent), $usual->shortageFactor, $usual->keepingShare, $usual->wage, $usual->rotation, $usual->compostDepth,
     $usual->nitrogenRate, $usual->fertiliserNitrogen, ['tarp' => 250 * Length::METRE, 'row-cover' => 200 * Length::METRE,
         'hoops' => 100 * Length::METRE],
-    new PlanRules(benches: new Benches(room: new TrayRoom(11, 4, 16))));
+    new PlanRules(benches: new Benches(room: new TrayRoom(11, 4, 16))), map: new GroundMap([
+        'A' => new BlockLay(0, 32, 0), 'B' => new BlockLay(23, 32, 0), 'C' => new BlockLay(46, 32, 0), 'D' => new BlockLay(0, 0, 0),
+        'E' => new BlockLay(23, 0, 0), 'F' => new BlockLay(48, 3, 8), 'Tunnel 1' => new BlockLay(74, 32, 0),
+        'Tunnel 2' => new BlockLay(77, 1, 0)], [
+            new GroundMark(MarkKind::Path, 'Cart track', [[-2, 28.5], [92, 28.5]]),
+            new GroundMark(MarkKind::Path, '', [[70, 60], [70, 28.5]]),
+            new GroundMark(MarkKind::Water, 'Well', [[70, 25]]),
+            new GroundMark(MarkKind::Water, 'Main', [[70, 25], [70, 30], [21, 30]]),
+            new GroundMark(MarkKind::Building, 'Packing shed', [[88, 34], [98, 34], [98, 48], [88, 48]]),
+        ]));
 // A maritime-continental year with a July mean of 19 degrees C, made up like the rest.
 $climate = PlaceClimate::fromMonths(MonthlyMeans::of([-3.0, -2.5, 0.5, 3.6, 8.0, 11.2, 13.0, 12.6, 9.2, 5.4, 1.2, -1.8], [3.2, 5.0, 10.3,
     15.2, 19.8, 22.9, 25.0, 24.5, 19.9, 14.2, 7.9, 4.0], [60.0, 55.0, 60.0, 65.0, 85.0, 95.0, 100.0, 90.0, 75.0, 65.0, 65.0, 65.0]), 46.9);

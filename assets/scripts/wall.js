@@ -69,3 +69,11 @@ const today = wall?.querySelector('.today');
 if (wall && today && wall.scrollWidth > wall.clientWidth) {
   wall.scrollLeft = Math.max(0, Number(today.getAttribute('x1')) - wall.clientWidth * 0.6);
 }
+
+// A planting opens beside the wall; its address is its link.
+document.addEventListener('click', (event) => {
+  const link = event.target.closest('a.planting');
+  if (!link || event.ctrlKey || event.metaKey || event.shiftKey || event.button > 0 || link.getAttribute('href').startsWith('#') || !window.htmx) return;
+  event.preventDefault();
+  window.htmx.ajax('GET', link.getAttribute('href'), { target: '#panel', source: link });
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace JollyFurrow\Garden;
 
+use JollyFurrow\Map\GroundMap;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Shelter\PlaceType;
@@ -42,6 +43,7 @@ final readonly class Settings
         public PlanRules $rules = new PlanRules(),
         public ?DateForm $dateForm = null,
         public string $timeZone = '',
+        public GroundMap $map = new GroundMap(),
     ) {
     }
 
@@ -50,7 +52,15 @@ final readonly class Settings
     {
         return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor,
             $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen,
-            $this->kit, $rules, $this->dateForm, $this->timeZone);
+            $this->kit, $rules, $this->dateForm, $this->timeZone, $this->map);
+    }
+
+    /** The same but for how the blocks lie. */
+    public function mapped(GroundMap $map): self
+    {
+        return new self($this->units, $this->currency, $this->sowingDays, $this->recipe, $this->rent, $this->shortageFactor,
+            $this->keepingShare, $this->wage, $this->rotation, $this->compostDepth, $this->nitrogenRate, $this->fertiliserNitrogen,
+            $this->kit, $this->rules, $this->dateForm, $this->timeZone, $map);
     }
 
     /** How dates are written: as chosen, else as is usual with the units. */

@@ -6,6 +6,7 @@ namespace JollyFurrow\Preparation;
 
 use JollyFurrow\Climate\WetOdds;
 use JollyFurrow\Garden\Garden;
+use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Recipe\BedSeason;
@@ -25,8 +26,12 @@ final readonly class Leads
      */
     public const TOUGH_DAYS = 14;
 
+    /** @var array<string, Bed> */
+    private array $beds;
+
     public function __construct(private Garden $garden)
     {
+        $this->beds = $garden->bedsByName();
     }
 
     /**
@@ -48,9 +53,7 @@ final readonly class Leads
     /** Whether tough-rooted weeds stand on one of a planting's beds. */
     public function isTough(Planting $planting): bool
     {
-        $beds = $this->garden->bedsByName();
-
-        return [] !== array_filter($planting->pieces, static fn (Stretch $piece): bool => 'tough' === ($beds[$piece->bed]
+        return [] !== array_filter($planting->pieces, fn (Stretch $piece): bool => 'tough' === ($this->beds[$piece->bed]
             ?? null)?->temper->weeds);
     }
 

@@ -8,6 +8,7 @@ use App\Books\GardenBooks;
 use App\Books\StoreTables;
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
+use App\Codec\MapFile;
 use App\Codec\MarketFile;
 use App\Codec\Millimetres;
 use App\Codec\Node;
@@ -38,6 +39,7 @@ use JollyFurrow\Land\Bed;
 use JollyFurrow\Land\BedName;
 use JollyFurrow\Land\PastCrop;
 use JollyFurrow\Land\Temper;
+use JollyFurrow\Map\GroundMap;
 use JollyFurrow\Measure\Length;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\Planting;
@@ -235,6 +237,7 @@ final readonly class GardenReader
             $node->has('plan_rules') ? PlanRulesFile::read($node->object('plan_rules'), $recipes, $beds, $blocks) : new PlanRules(),
             $node->has('date_form') ? $node->choice('date_form', DateForm::class) : null,
             self::timeZone($node),
+            $node->has('map') ? MapFile::read($node->object('map'), $blocks) : new GroundMap(),
         );
     }
 

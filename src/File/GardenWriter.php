@@ -6,6 +6,7 @@ namespace App\File;
 
 use App\Codec\ClimateFile;
 use App\Codec\DiaryFile;
+use App\Codec\MapFile;
 use App\Codec\MarketFile;
 use App\Codec\Millimetres;
 use App\Codec\PlanRulesFile;
@@ -106,6 +107,7 @@ final class GardenWriter
             'fertiliser_nitrogen_percent' => $s->fertiliserNitrogen,
             ...([] === $s->kit ? [] : ['kit_mm' => array_map(Millimetres::of(...), $s->kit)]),
             ...([] === PlanRulesFile::values($s->rules) ? [] : ['plan_rules' => PlanRulesFile::values($s->rules)]),
+            ...([] === MapFile::values($s->map) ? [] : ['map' => MapFile::values($s->map)]),
         ];
     }
 

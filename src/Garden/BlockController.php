@@ -15,7 +15,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use JollyFurrow\Exception\Limits;
 use JollyFurrow\Garden\Garden;
-use JollyFurrow\Garden\PlanRules;
+use JollyFurrow\Garden\Settings;
 use JollyFurrow\Land\Bed;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -73,14 +73,16 @@ final class BlockController extends Page
     private function rename(string $gardenId, Garden $garden, string $block, string $name): void
     {
         $this->record($gardenId, $block)->rename($name);
-        $this->rule($gardenId, $garden, $garden->settings->rules->renamingBlock($block, $name, isset($garden->bedsByName()[$block])));
+        $this->rule($gardenId, $garden->settings->mapped($garden->settings->map->renaming($block, $name))->ruledBy(
+            $garden->settings->rules->renamingBlock($block, $name, isset($garden->bedsByName()[$block]))));
     }
 
     private function delete(string $gardenId, Garden $garden, string $block): void
     {
         $this->remains->ofBlock($gardenId, $this->record($gardenId, $block)->id);
         $this->entities->remove($this->record($gardenId, $block));
-        $this->rule($gardenId, $garden, $garden->settings->rules->withoutBlock($block, isset($garden->bedsByName()[$block])));
+        $this->rule($gardenId, $garden->settings->mapped($garden->settings->map->withoutBlock($block))->ruledBy(
+            $garden->settings->rules->withoutBlock($block, isset($garden->bedsByName()[$block]))));
     }
 
     private function walk(string $gardenId, Garden $garden, string $block, int $by): void
@@ -96,9 +98,9 @@ final class BlockController extends Page
     }
 
     /** A proposal names blocks as they were: it is drawn up anew. */
-    private function rule(string $gardenId, Garden $garden, PlanRules $rules): void
+    private function rule(string $gardenId, Settings $settings): void
     {
-        $this->entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $gardenId])?->choose($garden->settings->ruledBy($rules));
+        $this->entities->getRepository(GardenRecord::class)->findOneBy(['gardenId' => $gardenId])?->choose($settings);
         $this->connection->delete('proposal', ['garden_id' => $gardenId]);
     }
 

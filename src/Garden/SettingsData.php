@@ -113,6 +113,7 @@ final class SettingsData
             $before->rules,
             $this->dateForm,
             $this->timeZone ?? '',
+            $before->map,
         );
     }
 }

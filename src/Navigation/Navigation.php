@@ -17,7 +17,7 @@ final class Navigation
     /** @var array<string, array<string, string>> by group: routes and what they are called */
     private const GROUPS = [
         'This week' => ['week' => 'The jobs', 'hands' => 'Hands', 'jobs_own' => 'Own jobs'],
-        'Wall' => ['wall' => 'The season'],
+        'Wall' => ['wall' => 'The season', 'map' => 'Map'],
         'In the ground' => ['standing' => 'In the ground'],
         'Plan' => ['plan' => 'The plan', 'forward' => 'Repeat sowings', 'what_if' => 'What if', 'rotation' => 'Rotation',
             'rules' => 'Rules'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rows;
 
+use App\Codec\MapFile;
 use App\Codec\PlanRulesFile;
 use Doctrine\ORM\Mapping as ORM;
 use JollyFurrow\Garden\Place;
@@ -58,6 +59,9 @@ class GardenRecord extends GardenRow
     /** @var array<string, mixed> */
     #[ORM\Column(type: 'json')]
     private array $planRules;
+    /** @var array<string, mixed> */
+    #[ORM\Column(type: 'json')]
+    private array $groundMap;
     /** Empty: as is usual with the units. */
     #[ORM\Column(length: 12)]
     private string $dateForm;
@@ -111,6 +115,7 @@ class GardenRecord extends GardenRow
         $this->fertiliserNitrogen = $settings->fertiliserNitrogen;
         $this->kit = $settings->kit;
         $this->planRules = PlanRulesFile::values($settings->rules);
+        $this->groundMap = MapFile::values($settings->map);
         $this->dateForm = $settings->dateForm->value ?? '';
         $this->timeZone = $settings->timeZone;
     }

@@ -37,7 +37,7 @@ final class Paper
         return self::file($svg, 'image/svg+xml', $name.'.svg');
     }
 
-    private static function file(string $content, string $type, string $name): Response
+    public static function file(string $content, string $type, string $name): Response
     {
         return new Response($content, headers: ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.$name.'"',
             'Cache-Control' => 'no-store']);

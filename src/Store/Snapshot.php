@@ -7,6 +7,7 @@ namespace App\Store;
 use App\Books\GardenRecipes;
 use App\Books\OwnValues;
 use App\Books\StoreTables;
+use App\Codec\MapFile;
 use App\Codec\Node;
 use App\Codec\PlanRulesFile;
 use App\Codec\PlantingCodec;
@@ -162,7 +163,8 @@ final readonly class Snapshot
             $row->text('recipe'), $rent, $row->float('shortage_factor'), $row->float('keeping_share'), $row->int('wage'), $rotation,
             Length::fromMicrometres($row->int('compost_depth')), $row->float('nitrogen_rate'), $row->float('fertiliser_nitrogen'),
             array_map(intval(...), $row->numbers('kit')), PlanRulesFile::read(new Node($row->json('plan_rules'), 'plan_rules',
-                new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')), $row->text('time_zone'));
+                new Faults())), '' === $row->text('date_form') ? null : DateForm::from($row->text('date_form')), $row->text('time_zone'),
+            MapFile::read(new Node($row->json('ground_map'), 'map', new Faults())));
     }
 
     /** @return list<Bed> */

@@ -34,6 +34,12 @@ final readonly class Scale
         return (new TimeAxis($this->first, 7 * $this->weeks, $this->width()))->months();
     }
 
+    /** The Monday of a week of it. */
+    public function day(int $week): Day
+    {
+        return Day::of($this->first + 7 * $week);
+    }
+
     public function width(): float
     {
         return $this->weeks * $this->week;

@@ -24,21 +24,17 @@ final readonly class Strip
     private const HOOP = 9.0;
 
     /**
-     * @param array{x: float, y: float}|null                $seed  where the nursery thread begins
      * @param array{x: float, y: float, w: float, h: float} $frame the whole of it, where a pointer meets it
      */
     private function __construct(
         public string $id,
         public string $css,
         public string $hatch,
-        public string $prep,
+        public string $soil,
         public string $thread,
-        public ?array $seed,
         public string $ridge,
         public string $holding,
-        public string $end,
         public string $notches,
-        public string $soil,
         public string $label,
         public float $labelX,
         public float $labelY,
@@ -50,21 +46,24 @@ final readonly class Strip
         public float $height,
         public array $frame,
         public string $hoops,
-        public string $steps,
-        public string $edge = '',
+        public string $ink,
+        public string $feeds,
     ) {
     }
 
     /**
-     * @param array<int, int>      $weeks units by the Monday of the week they are cut in
-     * @param list<int>            $steps day numbers of the work that makes the bed ready
-     * @param array{int, int}|null $edge  day numbers it is ready early and late
-     * @param float                $below share of the width others have beside it, drawn below it
+     * @param array<int, int>            $weeks  units by the Monday of the week they are cut in
+     * @param list<int>                  $steps  day numbers of the work that makes the bed ready
+     * @param array{int, int}|null       $edge   day numbers it is ready early and late
+     * @param float                      $below  share of the width others have beside it, drawn below it
+     * @param array{string, string}|null $mark   css class and glyph; null: by its family
+     * @param list<int>                  $serves day numbers of the market days it serves
      */
     public static function of(Planting $planting, Stretch $piece, int $bedLength, Crop $crop, string $hatch, string $id, Scale $scale,
         array $weeks, bool $flag, ?Ripening $ripening = null, ?CoverCalendar $covers = null, array $steps = [], ?array $edge = null,
-        float $below = 0.0): self
+        float $below = 0.0, ?array $mark = null, array $serves = []): self
     {
+        $mark ??= [Family::css($crop->family), Family::glyph($crop->family)];
         $whole = self::BED * ($piece->to - $piece->from) / $bedLength;
         $base = round(self::HEAD + self::BED * (1 - $piece->from / $bedLength) - $whole * $below, 1);
         $height = round(max(2.0, $whole * $piece->widthShare - 1), 1);
@@ -79,19 +78,15 @@ final readonly class Strip
 
         return new self(
             $id,
-            Family::css($crop->family),
+            $mark[0],
             $hatch,
-            $x['ground'] - $x['start'] > 0.5 ? \sprintf('M%s %sV%sH%sV%sZ', $x['start'], $base, round($base - min(5.0, $height), 1),
-                $x['ground'], $base) : '',
+            self::soil($x['start'], $x['ground'], $x['clear'], $base, min(5.0, $height)),
             $inNursery ? \sprintf('M%s %sH%sV%s', $x['sow'], $thread, $x['ground'], $base) : '',
-            $inNursery && $x['sow'] > 0 ? ['x' => $x['sow'], 'y' => $thread] : null,
             self::ridge($planting, $scale, $base, $height, $ripening),
             \sprintf('M%s %sV%sL%s %sV%sZ', $x['ready'], $base, $top, $x['clear'], round($base - $height * ($stock ? 0.55 : 0.25), 1),
                 $base),
-            \sprintf('M%s %sl4 %s', $x['clear'], $base, -min(6.0, $height)),
             self::notches($weeks, $planting, $scale, $base, $height),
-            \sprintf('M%s %sH%s', $x['start'], $base, $x['clear']),
-            Family::glyph($crop->family).' '.$crop->name,
+            $mark[1].' '.$crop->name,
             round(max($x['ground'], 0) + 3, 1),
             round($base - 1.6, 1),
             $flag,
@@ -102,10 +97,56 @@ final readonly class Strip
             $height,
             ['x' => $x['start'], 'y' => $top, 'w' => round(max(4.0, $x['clear'] - $x['start']), 1), 'h' => $height],
             null === $covers ? '' : self::hoops($covers, $planting, $scale, $top),
-            implode('', array_map(static fn (int $day): string => \sprintf('M%s %sv-7', $scale->x($day), $base),
-                array_filter($steps, static fn (int $day): bool => $scale->x($day) > 0))),
-            null === $edge ? '' : \sprintf('M%s %sv4m0 -2H%sm0 -2v4', $scale->x($edge[0]), $top, $scale->x($edge[1])),
+            self::ink($scale, $x['clear'], $base, $top, $height, $steps, $edge, $inNursery ? [$x['sow'], $thread] : null),
+            self::weeksOf($serves, $scale),
         );
+    }
+
+    /**
+     * What is drawn in ink: the cut that ends it, ticks for the steps of making the bed ready, the whisker of early and late, and
+     * the dot its nursery thread begins with.
+     *
+     * @param list<int>                $steps
+     * @param array{int, int}|null     $edge
+     * @param array{float, float}|null $seed
+     */
+    private static function ink(Scale $scale, float $clear, float $base, float $top, float $height, array $steps, ?array $edge,
+        ?array $seed): string
+    {
+        $path = \sprintf('M%s %sl4 %s', $clear, $base, -min(6.0, $height));
+        foreach ($steps as $day) {
+            $path .= $scale->x($day) > 0.0 ? \sprintf('M%s %sv-7', $scale->x($day), $base) : '';
+        }
+        $path .= null === $edge ? '' : \sprintf('M%s %sv4m0-2H%sm0-2v4', $scale->x($edge[0]), $top, $scale->x($edge[1]));
+
+        return $path.(null === $seed || $seed[0] <= 0.0 ? '' : \sprintf('M%s %sh3v-3h-3z', round($seed[0] - 1.5, 1), round($seed[1] + 1.5, 1)));
+    }
+
+    /**
+     * Weeks of the wall it serves, as runs: "12-15 18".
+     *
+     * @param list<int> $serves
+     */
+    private static function weeksOf(array $serves, Scale $scale): string
+    {
+        $weeks = array_unique(array_map(static fn (int $day): int => (int) floor(($day - $scale->first) / 7), $serves));
+        sort($weeks);
+        $runs = [];
+        $from = $to = null;
+        foreach (array_filter($weeks, static fn (int $w): bool => $w >= 0 && $w < $scale->weeks) as $week) {
+            if (null === $from || $week !== $to + 1) {
+                null === $from ?: $runs[] = self::run($from, $to);
+                $from = $week;
+            }
+            $to = $week;
+        }
+
+        return implode(' ', null === $from ? $runs : [...$runs, self::run($from, $to)]);
+    }
+
+    private static function run(int $from, ?int $to): string
+    {
+        return $from === $to ? (string) $from : $from.'-'.$to;
     }
 
     /** Number of the day a move is told by: its sowing, or its planting out once it is sown; empty: it cannot move in time. */
@@ -129,8 +170,33 @@ final readonly class Strip
         return $this->labelX + self::LETTER * mb_strlen($this->label);
     }
 
-    /** The ridge rises with the development made by then, so that a slow autumn looks slow; without heat and light, evenly. */
     private static function ridge(Planting $planting, Scale $scale, float $base, float $height, ?Ripening $ripening): string
+    {
+        $path = '';
+        $at = [0.0, 0.0];
+        foreach (self::rise($planting, $ripening) as [$day, $share]) {
+            // Steps from point to point: a third shorter than places, and there are thousands of them.
+            $next = [$scale->x($day), round($base - $height * $share, 1)];
+            $path .= '' === $path ? \sprintf('M%s %sl', ...$next) : round($next[0] - $at[0], 1).' '.round($next[1] - $at[1], 1).' ';
+            $at = $next;
+        }
+
+        return str_replace(' -', '-', rtrim($path)).'V'.$base.'Z';
+    }
+
+    /** The soil line under all of it, and the run in which the bed is made ready standing on it, to be hatched. */
+    private static function soil(float $start, float $ground, float $clear, float $base, float $high): string
+    {
+        return $ground - $start > 0.5 ? \sprintf('M%s %sv-%sH%sV%sM%s %sH%s', $start, $base, $high, $ground, $base, $start, $base, $clear)
+            : \sprintf('M%s %sH%s', $start, $base, $clear);
+    }
+
+    /**
+     * A ridge rises with the development made by then, so that a slow autumn looks slow; without heat and light, evenly.
+     *
+     * @return list<array{int, float}> day numbers, and the share of the way from ground to ready
+     */
+    public static function rise(Planting $planting, ?Ripening $ripening): array
     {
         $from = $planting->ground->number;
         $to = max($from + 1, $planting->ready->number);
@@ -139,11 +205,10 @@ final readonly class Strip
         $points = [];
         for ($step = 0; $step <= $steps; ++$step) {
             $day = (int) round($from + ($to - $from) * $step / $steps);
-            $share = $whole > 0.0 && null !== $ripening ? $ripening->counted($from, $day) / $whole : $step / $steps;
-            $points[] = $scale->x($day).' '.round($base - $height * $share, 1);
+            $points[] = [$day, $whole > 0.0 && null !== $ripening ? $ripening->counted($from, $day) / $whole : $step / $steps];
         }
 
-        return 'M'.implode('L', $points).'V'.$base.'Z';
+        return $points;
     }
 
     /** Covers put on for a time, above the crop: a row of hoops, or a flat line for a cover laid on it. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Wall;
 
 use JollyFurrow\Beds\FreeMetres;
+use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Plan;
 use JollyFurrow\Promise\Product;
@@ -109,6 +110,34 @@ final readonly class SupplyStrip
         }
 
         return $ribbons;
+    }
+
+    /**
+     * Which plantings the market days of each week are served from.
+     *
+     * @return array<int, array<string, array{crop: string, bed: string}>> by Monday and planting
+     */
+    public function feeding(Plan $plan, Product $product, CropBook $book): array
+    {
+        $plantings = [];
+        foreach ($plan->plantings() as $planting) {
+            $plantings[$planting->key] = $planting;
+        }
+        $weeks = [];
+        foreach ($product->parts as $part) {
+            foreach ($plan->from[$part->item] ?? [] as $j => $sources) {
+                $monday = Day::of($plan->needs[$part->item][$j]->day)->week()->monday()->number;
+                foreach (array_keys($sources) as $key) {
+                    $planting = $plantings[$key] ?? null;
+                    if (null !== $planting) {
+                        $weeks[$monday][$key] = ['crop' => $book->grown($planting->item, $planting->variety)->name,
+                            'bed' => implode(' + ', array_unique(array_column($planting->pieces, 'bed')))];
+                    }
+                }
+            }
+        }
+
+        return $weeks;
     }
 
     /** The least share any of the product's items is served to in that week. */

@@ -31,12 +31,42 @@ final readonly class WallDrawing
     }
 
     /**
+     * Beds by block in walking order; a folded block is one ridge: how much of it is taken, week by week.
+     *
+     * @param array<string, string> $ids planting key => id
+     *
+     * @return list<WallBlock>
+     */
+    public function blocks(Garden $garden, Expected $expected, array $ids, WallView $view, ?Colouring $colours): array
+    {
+        $blocks = [];
+        $wanted = '' === $view->block ? $garden->blocks : [$view->block];
+        $open = array_values(array_diff($wanted, $view->folded));
+        $names = array_map(static fn (Bed $bed): string => $bed->name, array_filter($garden->beds,
+            static fn (Bed $bed): bool => \in_array($bed->block, $open, true)));
+        $rows = $this->rows($garden, $expected, $ids, $view->scale(), $view->block, array_values($names), $colours);
+        foreach ($wanted as $block) {
+            $mine = array_values(array_filter($rows, static fn (array $row): bool => $row['bed']->block === $block));
+            $beds = array_values(array_filter($garden->beds, static fn (Bed $bed): bool => $bed->block === $block
+                && !$bed->isRetiredOn($garden->today)));
+            if (\in_array($block, $view->folded, true)) {
+                $blocks[] = WallBlock::folded($block, $beds, $garden, $view->scale());
+            } elseif ([] !== $mine) {
+                $blocks[] = WallBlock::open($block, \count($beds), $mine);
+            }
+        }
+
+        return $blocks;
+    }
+
+    /**
      * @param array<string, string> $ids  planting key => id
      * @param list<string>|null     $only names of beds; null: all
      *
      * @return list<array{bed: Bed, strips: list<Strip>, labels: list<Strip>}>
      */
-    public function rows(Garden $garden, Expected $expected, array $ids, Scale $scale, string $block, ?array $only = null): array
+    public function rows(Garden $garden, Expected $expected, array $ids, Scale $scale, string $block, ?array $only = null,
+        ?Colouring $colours = null): array
     {
         $byBed = [];
         $leads = new Leads($garden);
@@ -56,19 +86,21 @@ final readonly class WallDrawing
             $timing = $garden->timing();
             $edge = null === $timing ? null : SoftEdge::of($timing, $crop, $covers, $planting->ground->number, $planting->ready->number,
                 $garden->today->number);
+            $mark = $colours?->mark($planting, $crop);
+            $serves = array_map(static fn (array $s): int => $s['day']->number, $expected->serves[$planting->key] ?? []);
             foreach ($planting->pieces as $piece) {
                 $byBed[$piece->bed][] = Strip::of($planting, $piece, $lengths[$piece->bed], $crop, $recipe->hatch,
                     $ids[$planting->key] ?? '', $scale, $expected->weeks[$planting->key] ?? [], $late || [] !== $planting->remarks,
                     $timing?->of($crop, $covers), $covers, $garden->today->isBefore($planting->ground)
                     ? array_map(static fn (DatedStep $s): int => $s->day->number, $leads->dated($recipe, $planting)) : [], $edge,
-                    self::below($garden, $planting, $piece));
+                    self::below($garden, $planting, $piece), $mark, $serves);
             }
         }
         $rows = [];
         foreach ($garden->beds as $bed) {
             $strips = $byBed[$bed->name] ?? [];
             $isThere = [] !== $strips || !$bed->isRetiredOn($garden->today);
-            if ($isThere && ('' === $block || $bed->block === $block)) {
+            if ($isThere && ('' === $block || $bed->block === $block) && (null === $wanted || isset($wanted[$bed->name]))) {
                 usort($strips, static fn (Strip $a, Strip $b): int => $a->first <=> $b->first);
                 $rows[] = ['bed' => $bed, 'strips' => $strips, 'labels' => self::labels($strips)];
             }

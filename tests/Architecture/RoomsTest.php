@@ -11,7 +11,7 @@ use PHPUnit\Framework\TestCase;
 final class RoomsTest extends TestCase
 {
     private const CORE = [
-        'Exception', 'Odds', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
+        'Exception', 'Odds', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Map',
         'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Sale', 'Diary',
             'Garden',
             'Keep', 'Bench',
@@ -26,8 +26,8 @@ final class RoomsTest extends TestCase
         'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Storage', 'Sale', 'Log', 'Links', 'Account', 'SignIn',
             'Books', 'Store',
             'File', 'Change',
-        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'WhatIf', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Harvest', 'Market', 'Offline', 'Practice',
+        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Map', 'Garden', 'Preparation', 'Record', 'Lists',
+            'TakeBack', 'WhatIf', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Lanes', 'Sheets', 'Harvest', 'Market', 'Offline', 'Practice',
                 'Find',
                 'Demo',
     ];

@@ -112,13 +112,8 @@ final class DrawingTest extends AppCase
     {
         $planting = $this->snapshot()->plantings->all()[0]->but(dates: new Dates(Day::parse('2026-07-20'), Day::parse('2026-08-01'),
             Day::parse('2026-07-28'), Day::parse('2026-11-10'), Day::parse('2026-12-01')));
-        $ridge = function (?Ripening $ripening) use ($planting): array {
-            $strip = Strip::of($planting, $planting->pieces[0], 25_000_000, $this->service(CropBook::class)->get('leek'), 'mulch', 'x',
-                Scale::from(Day::parse('2026-03-01'), 52), [], false, $ripening);
-            preg_match_all('/[ML]([\d.]+) ([\d.]+)/', $strip->ridge, $points);
-
-            return array_map(floatval(...), $points[2]);
-        };
+        $ridge = static fn (?Ripening $ripening): array => array_map(static fn (array $p): float => 29.0 * (1 - $p[1]),
+            Strip::rise($planting, $ripening));
         $even = $ridge(null);
         $true = $ridge((new LocalTiming(Larkspur::weather()))->of($this->service(CropBook::class)->get('leek'), Cover::None));
 
