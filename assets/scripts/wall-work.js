@@ -4,6 +4,7 @@ const wall = document.querySelector('[data-wall]');
 const token = wall && JSON.parse(document.body.getAttribute('hx-headers') ?? '{}')['X-Token'];
 const key = wall && `draft ${wall.dataset.garden}`;
 const DAY = 86_400_000;
+const written = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
 const told = document.getElementById('wall-told');
 const panel = document.getElementById('draft');
 let draft = wall ? JSON.parse(sessionStorage.getItem(key) ?? '[]') : [];
@@ -51,7 +52,7 @@ function remember() {
 }
 
 const body = (more = {}) => new URLSearchParams({ _token: token, changes: JSON.stringify(draft), beds: JSON.stringify([...beds]), zoom: wall.dataset.zoom,
-  from: wall.dataset.from, season: wall.dataset.season, ...more });
+  from: wall.dataset.from, season: wall.dataset.season, colour: wall.dataset.colour, product: wall.dataset.product, ...more });
 
 /** Shows what the server says of the draft: its effect, and the rows it touches drawn anew. */
 function show(html) {
@@ -152,101 +153,163 @@ function moved(link, day, bed) {
 
 // Where it may go.
 let painting = 0;
-async function paint(link, day) {
+async function paint(what, day) {
   painting += 1;
   const mine = painting;
-  const ask = new URLSearchParams({ planting: link.dataset.key, ...(day === null ? {} : { when: iso(day) }) });
+  const ask = new URLSearchParams({ ...what, ...(day === null ? {} : { when: iso(day) }) });
   try {
     const answer = await fetch(`${wall.dataset.places}?${ask}`);
     if (!answer.ok || mine !== painting || !drag) return;
     const got = await answer.json();
     if (mine !== painting || !drag) return;
-    Object.entries(got.beds).forEach(([bed, [state, why]]) => {
-      const row = rowOf(bed);
-      if (!row) return;
-      row.classList.remove('may', 'bends', 'not');
-      row.classList.add(state);
-      row.dataset.why = why;
-    });
+    // Drawn on a layer of its own over the rows: these are not drawn anew for it.
+    drag.places = got.beds;
+    drag.veil ??= wall.querySelector('.wall-grid').appendChild(Object.assign(document.createElement('div'), { className: 'wall-veil' }));
+    drag.veil.replaceChildren(...drag.ground.rows.filter((row) => got.beds[row.bed]).map((row) => {
+      const mark = document.createElement('div');
+      mark.className = got.beds[row.bed][0];
+      mark.dataset.bed = row.bed;
+      Object.assign(mark.style, { top: `${row.top}px`, left: `${row.left}px`, width: `${row.svg.getAttribute('width')}px` });
+      return mark;
+    }));
     drag.refused = got.why;
     say();
   } catch { /* without an answer nothing is painted; the release asks anyway */ }
 }
 
+const repaint = () => drag && paint(drag.what, drag.day);
+
 function unpaint() {
   painting += 1;
-  wall.querySelectorAll('svg[data-row].may, svg[data-row].bends, svg[data-row].not').forEach((row) => { row.classList.remove('may', 'bends', 'not'); delete row.dataset.why; });
+  wall.querySelectorAll('.wall-veil').forEach((veil) => veil.remove());
 }
 
 function say() {
   if (!drag?.tip) return;
-  const row = rowOf(drag.bed);
-  const may = drag.refused ? `not possible: ${drag.refused}` : { may: 'may stand there', bends: `! ${row?.dataset.why ?? ''}`, not: `✕ ${row?.dataset.why ?? ''}` }[['may', 'bends', 'not'].find((c) => row?.classList.contains(c))] ?? '';
-  const day = drag.day === null ? '' : `${new Date(drag.day * DAY).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })}, `;
-  drag.tip.textContent = `${day}bed ${drag.bed}${may ? `: ${may}` : ''}`;
+  const [state, why] = drag.places?.[drag.bed] ?? ['', ''];
+  const may = drag.refused ? `not possible: ${drag.refused}` : { may: 'may stand there', bends: `! ${why}`, not: `✕ ${why}` }[state] ?? '';
+  const day = drag.day === null ? '' : `${written.format(drag.day * DAY)}, `;
+  drag.tip.textContent = drag.bed === null ? 'onto a bed' : `${day}bed ${drag.bed}${may ? `: ${may}` : ''}`;
+}
+
+const drawn = (name, values) => {
+  const element = document.createElementNS('http://www.w3.org/2000/svg', name);
+  Object.entries(values).forEach(([key, value]) => element.setAttribute(key, String(value)));
+  return element;
+};
+
+/** What is held, above everything, and the words at the pointer. */
+function held(width, ...marks) {
+  const layer = drawn('svg', { class: 'wall-ghost', width, height: 39 });
+  layer.append(...marks);
+  const tip = document.createElement('div');
+  tip.className = 'wall-tip';
+  wall.querySelector('.wall-grid').append(layer, tip);
+  document.body.classList.add('dragging');
+  return { layer, tip, ground: surveyed() };
 }
 
 function begin(link, x, y) {
   const row = link.closest('[data-row]');
   const state = stateOf(link);
-  const ghost = link.cloneNode(true);
-  const layer = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
-  layer.classList.add('wall-ghost');
-  layer.setAttribute('width', row.getAttribute('width'));
-  layer.setAttribute('height', '39');
-  layer.append(ghost);
-  const tip = document.createElement('div');
-  tip.className = 'wall-tip';
-  wall.querySelector('.wall-grid').append(layer, tip);
-  drag = { link, row, layer, tip, x, y, from: state.day, day: state.day, bed: row.dataset.row, left: wall.scrollLeft, top: wall.scrollTop, refused: '' };
+  drag = { ...held(row.getAttribute('width'), link.cloneNode(true)), what: { planting: link.dataset.key }, link, row, x, y, from: state.day,
+    day: state.day, bed: row.dataset.row, left: wall.scrollLeft, top: wall.scrollTop, refused: '' };
+  const { layer } = drag;
   const place = placeOf(row);
   layer.style.left = `${place.left}px`;
   layer.style.top = `${place.top}px`;
   drag.at = place.top;
   link.classList.add('lifted');
-  document.body.classList.add('dragging');
-  paint(link, drag.day);
+  repaint();
+}
+
+/** A crop taken from the shelf: it gets its day and bed where it is held. */
+function beginShelf(crop, x, y) {
+  const width = (Number(crop.dataset.days) * Number(wall.dataset.week)) / 7;
+  const name = drawn('text', { class: 'name', x: 3, y: 33 });
+  name.textContent = crop.dataset.name;
+  drag = { ...held(width, drawn('path', { class: 'shelf-ghost', d: `M0 35L${width} 12V35Z` }), name), what: { item: crop.dataset.shelf }, shelf: crop, x, y,
+    from: null, day: null, bed: null, left: wall.scrollLeft, top: wall.scrollTop, refused: '' };
+  crop.classList.add('lifted');
 }
 
 function drop() {
   if (!drag) return;
   drag.layer.remove();
   drag.tip.remove();
-  drag.link.classList.remove('lifted');
+  (drag.link ?? drag.shelf).classList.remove('lifted');
   document.body.classList.remove('dragging');
   drag = null;
   unpaint();
 }
 
+/** The bed under a place on the screen, by the rows as they lay when it was taken up; nothing is looked for in the drawing. */
+function bedAt(x, y) {
+  const { box, grid, rows, head, foot } = drag.ground;
+  if (x < box.left || x > box.right || y < box.top + head || y > box.bottom - foot) return null;
+  const at = y - grid.top + wall.scrollTop - drag.ground.top;
+  return rows.find((row) => at >= row.top && at < row.bottom) ?? null;
+}
+
+/** Where everything lies, read once. */
+function surveyed() {
+  const grid = wall.querySelector('.wall-grid').getBoundingClientRect();
+  const rows = [...wall.querySelectorAll('svg[data-row]')].map((svg) => {
+    const row = svg.getBoundingClientRect();
+    return { bed: svg.dataset.row, svg, top: row.top - grid.top, bottom: row.bottom - grid.top, left: row.left - grid.left };
+  });
+  return { box: wall.getBoundingClientRect(), grid, rows, top: wall.scrollTop, left: wall.scrollLeft, head: wall.querySelector('.wall-head').offsetHeight,
+    foot: wall.querySelector('.wall-foot')?.offsetHeight ?? 0 };
+}
+
 let frame = 0;
 function to(x, y, free) {
   if (!drag) return;
-  const dx = x - drag.x + wall.scrollLeft - drag.left;
-  const days = drag.from === null ? 0 : Math.round((dx * 7) / Number(wall.dataset.week));
-  const day = drag.from === null ? null : snapped(drag.from + days, free);
-  const under = document.elementFromPoint(x, y)?.closest?.('svg[data-row]');
-  const bed = under && wall.contains(under) ? under.dataset.row : drag.bed;
-  const isNewDay = day !== drag.day;
-  drag.day = day;
-  drag.bed = bed;
-  cancelAnimationFrame(frame);
-  frame = requestAnimationFrame(() => {
-    if (!drag) return;
-    const row = rowOf(drag.bed) ?? drag.row;
-    const shift = drag.from === null ? 0 : ((drag.day - drag.from) * Number(wall.dataset.week)) / 7;
-    const place = placeOf(row);
-    drag.layer.style.transform = `translate(${shift}px, ${place.top - drag.at}px)`;
-    drag.tip.style.transform = `translate(${x - place.gridLeft + 14}px, ${place.top - 26}px)`;
-    say();
-  });
-  if (isNewDay) { clearTimeout(drag.soon); drag.soon = setTimeout(() => drag && paint(drag.link, drag.day), 120); }
-  const box = wall.getBoundingClientRect();
-  if (y > box.bottom - 30) wall.scrollTop += 12;
-  if (y < box.top + 80) wall.scrollTop -= 12;
+  Object.assign(drag, { atX: x, atY: y, free });
+  if (frame === 0) frame = requestAnimationFrame(() => { frame = 0; if (drag) follow(); });
+}
+
+/** Once a frame: where it is held now, what is drawn there, and the words for it. */
+function follow() {
+  const { atX: x, atY: y, ground } = drag;
+  const width = Number(wall.dataset.week);
+  const scrolled = [wall.scrollLeft - ground.left, wall.scrollTop - ground.top];
+  const under = bedAt(x, y);
+  const was = `${drag.day} ${drag.bed}`;
+  const dayWas = drag.day;
+  if (drag.shelf) {
+    drag.bed = under?.bed ?? null;
+    drag.day = under ? snapped(Number(wall.dataset.first) + Math.round(((x - ground.grid.left - under.left + scrolled[0]) * 7) / width), drag.free) : null;
+    drag.layer.style.visibility = under ? 'visible' : 'hidden';
+    if (under) drag.layer.style.transform = `translate(${under.left + ((drag.day - Number(wall.dataset.first)) * width) / 7}px, ${under.top}px)`;
+    drag.tip.style.transform = `translate(${x - ground.grid.left + scrolled[0] + 14}px, ${y - ground.grid.top + scrolled[1] - 34}px)`;
+  } else {
+    const days = drag.from === null ? 0 : Math.round(((x - drag.x + wall.scrollLeft - drag.left) * 7) / width);
+    drag.day = drag.from === null ? null : snapped(drag.from + days, drag.free);
+    drag.bed = under?.bed ?? drag.bed;
+    const row = ground.rows.find((one) => one.bed === drag.bed);
+    const shift = drag.from === null ? 0 : ((drag.day - drag.from) * width) / 7;
+    drag.layer.style.transform = `translate(${shift}px, ${(row?.top ?? drag.at) - drag.at}px)`;
+    drag.tip.style.transform = `translate(${x - ground.grid.left + scrolled[0] + 14}px, ${(row?.top ?? 0) - 26}px)`;
+  }
+  if (was !== `${drag.day} ${drag.bed}`) say();
+  if (dayWas !== drag.day && drag.day !== null) { clearTimeout(drag.soon); drag.soon = setTimeout(repaint, 120); }
+  const isOverWall = x >= ground.box.left && x <= ground.box.right;
+  if (isOverWall && y > ground.box.bottom - 30 && y < ground.box.bottom + 40) wall.scrollTop += 12;
+  if (isOverWall && y < ground.box.top + 80 && y > ground.box.top - 40) wall.scrollTop -= 12;
 }
 
 function release() {
   if (!drag) return;
+  cancelAnimationFrame(frame);
+  frame = 0;
+  if (drag.atX !== undefined) follow();
+  if (drag.shelf) {
+    const { what, day, bed } = drag;
+    drop();
+    if (bed !== null && day !== null) add({ do: 'add', ...what, when: iso(day), bed });
+    return;
+  }
   const { link, day, bed, from, row } = drag;
   const isMoved = day !== from || bed !== row.dataset.row;
   const change = isMoved ? moved(link, day, bed) : null;
@@ -256,21 +319,34 @@ function release() {
 
 if (wall) {
   let press = null;
+  // While something is held no other thing is looked for under the pointer.
+  const takeUp = ({ crop, link, x, y, id, touch }) => {
+    if (crop) beginShelf(crop, x, y);
+    else begin(link, x, y);
+    if (!touch) try { wall.setPointerCapture(id); } catch { /* the pointer is gone already */ }
+  };
+  window.addEventListener('scroll', (event) => { if (drag && event.target !== wall) drag.ground = surveyed(); }, true);
   let clickless = 0;
   wall.addEventListener('pointerdown', (event) => {
     const link = event.target.closest('a.planting');
     if (!link || event.button > 0) return;
     press = { link, x: event.clientX, y: event.clientY, touch: event.pointerType === 'touch', id: event.pointerId };
-    if (press.touch) press.timer = setTimeout(() => { if (press) { begin(press.link, press.x, press.y); navigator.vibrate?.(20); } }, 380);
+    if (press.touch) press.timer = setTimeout(() => { if (press) { takeUp(press); navigator.vibrate?.(20); } }, 380);
+  });
+  document.addEventListener('pointerdown', (event) => {
+    const crop = event.target.closest?.('[data-shelf]');
+    if (!crop || event.button > 0 || event.target.closest('form')) return;
+    press = { crop, x: event.clientX, y: event.clientY, touch: event.pointerType === 'touch', id: event.pointerId };
+    if (press.touch) press.timer = setTimeout(() => { if (press) { takeUp(press); navigator.vibrate?.(20); } }, 380);
   });
   window.addEventListener('pointermove', (event) => {
     if (!press || event.pointerId !== press.id) return;
     const far = Math.hypot(event.clientX - press.x, event.clientY - press.y);
-    if (!drag && !press.touch && far > 5) begin(press.link, press.x, press.y);
+    if (!drag && !press.touch && far > 5) takeUp(press);
     if (!drag && press.touch && far > 10) { clearTimeout(press.timer); press = null; return; }
     if (drag) to(event.clientX, event.clientY, event.altKey);
   });
-  wall.addEventListener('touchmove', (event) => { if (drag) event.preventDefault(); }, { passive: false });
+  document.addEventListener('touchmove', (event) => { if (drag) event.preventDefault(); }, { passive: false });
   window.addEventListener('pointerup', (event) => {
     if (!press || event.pointerId !== press.id) return;
     clearTimeout(press.timer);
@@ -282,7 +358,7 @@ if (wall) {
   wall.addEventListener('contextmenu', (event) => { if (drag) event.preventDefault(); });
   // The click that ends a drag opens nothing.
   window.addEventListener('click', (event) => {
-    if (Date.now() - clickless < 300 && event.target.closest?.('.wall')) { event.preventDefault(); event.stopPropagation(); }
+    if (Date.now() - clickless < 300 && event.target.closest?.('.wall, [data-shelf]')) { event.preventDefault(); event.stopPropagation(); }
   }, true);
 
   document.addEventListener('keydown', (event) => {
@@ -329,6 +405,40 @@ if (wall) {
     if (button?.matches('[data-draft-drop]')) back(true);
   });
 
+  // Beside the wall: ways out and forms go into the draft instead of being saved at once.
+  const beside = document.getElementById('panel');
+  beside.addEventListener('submit', (event) => {
+    const form = event.target;
+    const typed = Object.fromEntries([...new FormData(form)].filter(([name, value]) => typeof value === 'string' && value !== '' && !['_token', 'try', 'seen', 'crop', 'do'].includes(name)));
+    const ways = event.submitter?.dataset.draftAdd;
+    let changes = [];
+    if (ways) changes = JSON.parse(ways);
+    else if (form.matches('[data-shelf-form]')) changes = [{ do: 'add', item: form.elements.crop.value, ...typed }];
+    else if (form.matches('[data-change-of]')) changes = [{ do: form.elements.do.value, planting: form.dataset.changeOf, ...typed }];
+    if (changes.length === 0) return;
+    event.preventDefault();
+    changes.forEach(add);
+    panel.scrollIntoView({ block: 'nearest' });
+  });
+  beside.addEventListener('click', (event) => {
+    const named = event.target.closest('[data-show-on-wall]')?.dataset.showOnWall;
+    if (named === undefined) return;
+    const links = [...wall.querySelectorAll('a.planting')].filter((link) => (named.endsWith('@') ? link.dataset.key.startsWith(named) : link.dataset.key === named));
+    wall.querySelector('.wall-grid').classList.toggle('finding', links.length > 0);
+    wall.querySelectorAll('a.planting.found').forEach((link) => link.classList.remove('found'));
+    links.forEach((link) => link.classList.add('found'));
+    links[0]?.scrollIntoView({ block: 'center', inline: 'center' });
+    links[0]?.focus({ preventScroll: true });
+    tell(links.length > 0 ? `${links.length} on the wall` : 'Nothing of it stands on the wall as it is shown.');
+  });
+  // Links of the panel that change a planting open in the panel.
+  beside.addEventListener('click', (event) => {
+    const link = event.target.closest('a[data-in-panel]');
+    if (!link || event.ctrlKey || event.metaKey || !window.htmx) return;
+    event.preventDefault();
+    window.htmx.ajax('GET', link.getAttribute('href'), { target: '#panel', source: link });
+  });
+
   window.addEventListener('online', () => { if (draft.length > 0) tryOut(); });
 
   // What others change is seen within seconds: at once where nothing is open here, else it is said and tried out anew.
@@ -358,17 +468,3 @@ if (wall) {
   setInterval(look, 4000);
   if (draft.length > 0) tryOut();
 }
-
-// Find: the rest fades.
-document.querySelector('[data-wall-find]')?.addEventListener('input', (event) => {
-  const words = event.target.value.trim().toLowerCase();
-  const grid = document.querySelector('.wall-grid');
-  grid?.classList.toggle('finding', words !== '');
-  let found = 0;
-  grid?.querySelectorAll('a.planting').forEach((link) => {
-    const isIt = words !== '' && `${link.querySelector('title').textContent} ${link.getAttribute('class')}`.toLowerCase().includes(words);
-    link.classList.toggle('found', isIt);
-    found += isIt ? 1 : 0;
-  });
-  if (told) tell(words === '' ? '' : `${found} found`);
-});

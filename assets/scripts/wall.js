@@ -77,3 +77,92 @@ document.addEventListener('click', (event) => {
   event.preventDefault();
   window.htmx.ajax('GET', link.getAttribute('href'), { target: '#panel', source: link });
 });
+
+// Find: by crop, family, bed, product, outlet, or "!" for what has a problem; the rest fades.
+const find = document.querySelector('[data-wall-find]');
+const sold = find ? JSON.parse(find.dataset.words || '{}') : {};
+const itemOf = (link) => link.dataset.key.split('@')[0];
+find?.addEventListener('input', () => {
+  const words = find.value.trim().toLowerCase();
+  const grid = document.querySelector('.wall-grid');
+  grid?.classList.toggle('finding', words !== '');
+  let found = 0;
+  grid?.querySelectorAll('a.planting').forEach((link) => {
+    const said = `${link.querySelector('title').textContent} ${link.getAttribute('class')} ${sold[itemOf(link)] ?? ''}`.toLowerCase();
+    const isIt = words !== '' && said.includes(words);
+    link.classList.toggle('found', isIt);
+    found += isIt ? 1 : 0;
+  });
+  const told = document.getElementById('wall-found');
+  if (told) told.textContent = words === '' ? '' : `${found} found`;
+});
+
+// Pointing at a week lights the plantings it is fed from; pointing at a planting lights its weeks.
+const runs = (text) => (text ?? '').split(' ').filter(Boolean).map((run) => { const [from, to = from] = run.split('-').map(Number); return [from, to]; });
+let lit = '';
+
+function light(week, items) {
+  const key = `${week} ${items?.join(' ')}`;
+  if (key === lit) return;
+  lit = key;
+  const grid = document.querySelector('.wall-grid');
+  grid?.classList.toggle('lighting', week !== null);
+  grid?.querySelectorAll('a.planting').forEach((link) => link.classList.toggle('lit', week !== null && items.includes(itemOf(link))
+    && runs(link.dataset.feeds).some(([from, to]) => week >= from && week <= to)));
+}
+
+let litLink = null;
+function lightWeeks(link) {
+  if (link === litLink) return;
+  litLink = link;
+  document.querySelectorAll('.wall-lit-week').forEach((old) => old.remove());
+  if (!link?.dataset.feeds) return;
+  const width = Number(wall.dataset.week ?? 0);
+  document.querySelectorAll('[data-feeding]').forEach((lane) => {
+    if (!lane.dataset.feeding.split(' ').includes(itemOf(link))) return;
+    const svg = lane.closest('svg') ?? lane.querySelector('svg');
+    const box = lane.tagName === 'g' ? lane.getBBox() : { y: 0, height: Number(svg.getAttribute('height')) };
+    runs(link.dataset.feeds).forEach(([from, to]) => {
+      const mark = document.createElementNS('http://www.w3.org/2000/svg', 'rect');
+      mark.setAttribute('class', 'wall-lit-week');
+      [['x', from * width], ['y', box.y], ['width', (to - from + 1) * width], ['height', box.height]].forEach(([name, value]) => mark.setAttribute(name, String(value)));
+      svg.append(mark);
+    });
+  });
+}
+
+// Over a lane the week under the pointer is meant; by keyboard Left and Right go through the weeks of a lane.
+document.addEventListener('pointermove', (event) => {
+  if (!wall || document.body.classList.contains('dragging')) return;
+  const lane = event.target.closest?.('[data-feeding]');
+  if (lane) {
+    const box = (lane.closest('svg') ?? lane.querySelector('svg')).getBoundingClientRect();
+    light(Math.floor((event.clientX - box.left) / Number(wall.dataset.week)), lane.dataset.feeding.split(' '));
+  } else if (lit !== '' && !document.activeElement?.closest?.('[data-feeding]')) {
+    light(null, null);
+    lit = '';
+  }
+});
+// What only passes under the pointer lights nothing: it has to stay for a moment.
+let resting = null;
+document.addEventListener('pointerover', (event) => {
+  if (!wall || document.body.classList.contains('dragging')) return;
+  clearTimeout(resting);
+  const link = event.target.closest?.('a.planting') ?? null;
+  resting = setTimeout(() => lightWeeks(link), 90);
+});
+document.addEventListener('focusin', (event) => { if (wall) lightWeeks(event.target.closest?.('a.planting') ?? null); });
+let week = 0;
+document.addEventListener('keydown', (event) => {
+  const lane = event.target.closest?.('[data-feeding][tabindex]');
+  if (!lane || !['ArrowLeft', 'ArrowRight', 'Escape'].includes(event.key)) return;
+  event.preventDefault();
+  if (event.key === 'Escape') { light(null, null); lit = ''; return; }
+  week = Math.max(0, Math.min(51, week + (event.key === 'ArrowRight' ? 1 : -1)));
+  const items = lane.dataset.feeding.split(' ');
+  light(week, items);
+  const count = document.querySelectorAll('a.planting.lit').length;
+  const from = new Date((Number(wall.dataset.first) + 7 * week) * 86_400_000).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+  const told = document.getElementById('wall-found');
+  if (told) told.textContent = `Week from ${from}: fed by ${count} plantings`;
+});

@@ -20,6 +20,12 @@ enum NotDone: string implements Code
     /** Values: day. */
     case ClearedBeforeReady = 'cleared-before-ready';
     case NoLength = 'no-length';
+    case NoSuchVariety = 'no-such-variety';
+    /** Values: method. */
+    case NotGrownSo = 'not-grown-so';
+    case NoSuchRecipe = 'no-such-recipe';
+    case SownAlready = 'sown-already';
+    case InTheGroundAlready = 'in-the-ground-already';
     /** Values: length. */
     case PieceTooLong = 'piece-too-long';
     /** Values: standing, what. */

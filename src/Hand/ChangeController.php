@@ -17,6 +17,7 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -24,6 +25,10 @@ use Symfony\Component\Routing\Attribute\Route;
 /** One planting changed by hand: first what it would do, then Keep. */
 final class ChangeController extends Page
 {
+    public function __construct(private readonly RecipeBook $recipes)
+    {
+    }
+
     #[Route('/g/{garden}/planting/{planting}/change', name: 'change', methods: ['GET'])]
     public function tryOut(Request $request, Visit $visit, string $planting, Snapshot $snapshot, Planner $planner, CropBook $book,
         HandChange $hand): Response
@@ -84,6 +89,8 @@ final class ChangeController extends Page
             'do' => $do,
             'ways' => HandChange::DO,
             'movable' => HandChange::movableDay($planting),
+            'varieties' => $book->varietiesOf($planting->item),
+            'recipes' => $this->recipes->all(),
             'entry' => $entry,
             'dry_run' => $dryRun,
             'problem' => $problem,

@@ -8,9 +8,11 @@ use App\Change\Replacement;
 use App\Shared\Entry;
 use App\Wording\Sayer;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Crop\Method;
 use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
+use JollyFurrow\Hand\Otherwise;
 use JollyFurrow\Measure\Units;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Planting\Standing;
@@ -20,13 +22,16 @@ use JollyFurrow\Recipe\RecipeBook;
 final readonly class HandChange
 {
     public const DO = ['move' => 'Move', 'length' => 'Longer or shorter', 'split' => 'Split', 'share' => 'Share the bed',
-        'again' => 'Once more', 'lock' => 'Lock', 'delete' => 'Delete'];
+        'again' => 'Once more', 'variety' => 'Variety', 'method' => 'Sown or planted', 'recipe' => 'Bed preparation', 'lock' => 'Lock',
+        'delete' => 'Delete'];
 
     private ByHand $byHand;
+    private Otherwise $otherwise;
 
-    public function __construct(private CropBook $book, RecipeBook $recipes, private Sayer $sayer)
+    public function __construct(private CropBook $book, private RecipeBook $recipes, private Sayer $sayer)
     {
         $this->byHand = new ByHand($book, $recipes);
+        $this->otherwise = new Otherwise($book, $recipes);
     }
 
     /** Null when a field is not clear: its fault is in the entry. */
@@ -39,6 +44,9 @@ final readonly class HandChange
                 'split' => $this->split($entry, $garden, $planting),
                 'share' => $this->share($entry, $garden, $planting),
                 'again' => $this->again($entry, $garden, $planting),
+                'variety' => $this->variety($garden, $planting, $entry->raw('variety')),
+                'method' => $this->method($entry, $garden, $planting),
+                'recipe' => $this->recipe($garden, $planting, $entry->raw('recipe')),
                 'lock' => $this->changed($planting, $planting->but(locked: !$planting->locked), $planting->locked ? 'unlocked' : 'locked'),
                 'delete' => new Replacement([$planting], [], \sprintf('%s deleted', $this->called($planting))),
                 default => null,
@@ -131,6 +139,27 @@ final readonly class HandChange
 
         return new Replacement([], [$copy], \sprintf('%s once more, sown %s on bed %s', $this->book->get($planting->item)->name,
             $this->sayer->shortDay($copy->sow), $copy->pieces[0]->bed));
+    }
+
+    private function variety(Garden $garden, Planting $planting, string $variety): Replacement
+    {
+        $new = $this->otherwise->asVariety($garden, $planting, $variety);
+
+        return $this->changed($planting, $new, 'grown as '.$this->book->grown($new->item, $new->variety)->variety);
+    }
+
+    private function method(Entry $entry, Garden $garden, Planting $planting): ?Replacement
+    {
+        $method = $entry->choice('method', Method::class);
+
+        return $entry->isGood() ? $this->changed($planting, $this->otherwise->byMethod($garden, $planting, $method),
+            $this->sayer->word($method)) : null;
+    }
+
+    private function recipe(Garden $garden, Planting $planting, string $recipe): Replacement
+    {
+        return $this->changed($planting, $this->otherwise->prepared($garden, $planting, $recipe),
+            'on a bed made ready by '.mb_strtolower($this->recipes->get($recipe)->name));
     }
 
     private function changed(Planting $old, Planting $new, string $how): Replacement

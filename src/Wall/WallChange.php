@@ -24,18 +24,22 @@ final readonly class WallChange
 
     private ByHand $byHand;
 
-    public function __construct(private HandChange $hand, private CropBook $book, RecipeBook $recipes, private Sayer $sayer)
+    public function __construct(private HandChange $hand, private CropBook $book, RecipeBook $recipes, private Sayer $sayer,
+        private FromShelf $fromShelf)
     {
         $this->byHand = new ByHand($book, $recipes);
     }
 
     /**
-     * @param array<string, string> $change do: move, longer, shorter, swap, again, length, split, lock, delete; planting: its key; and the fields of it
+     * @param array<string, string> $change do: move, longer, shorter, swap, again, length, split, variety, method, recipe, lock, delete; planting: its key; and the fields of it; or add, with a crop
      *
      * @return Replacement|string|Message|null what is wrong with it; null: the planting is not there
      */
     public function in(array $change, Garden $garden): Replacement|string|Message|null
     {
+        if ('add' === ($change['do'] ?? '')) {
+            return $this->fromShelf->add($change, $garden);
+        }
         $planting = $garden->plantings->get($change['planting'] ?? '');
         if (null === $planting) {
             return null;

@@ -20,11 +20,14 @@ use JollyFurrow\Garden\Garden;
 use JollyFurrow\Hand\BedPlace;
 use JollyFurrow\Hand\ByHand;
 use JollyFurrow\Hand\CannotBeDone;
+use JollyFurrow\Hand\Skipped;
 use JollyFurrow\Hand\WhereTo;
+use JollyFurrow\Message\Message;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Expected;
 use JollyFurrow\Plan\Planner;
 use JollyFurrow\Planting\Planting;
+use JollyFurrow\Promise\Product;
 use JollyFurrow\Recipe\RecipeBook;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -44,21 +47,39 @@ final class WallWorkController extends Page
 
     /** Beds a planting may go to with a day, where it bends a rule, and why not elsewhere. */
     #[Route('/g/{garden}/wall/places', name: 'wall_places', methods: ['GET'])]
-    public function places(Request $request, Visit $visit): Response
+    public function places(Request $request, Visit $visit, FromShelf $shelf): Response
     {
         $garden = $this->opened($visit);
+        $entry = new Entry($request->query->all());
+        if ('' !== $entry->raw('item')) {
+            return $this->shelfPlaces($garden, $entry, $shelf);
+        }
         $planting = $garden->plantings->get($request->query->getString('planting'))
             ?? throw $this->createNotFoundException('There is no such planting.');
-        $entry = new Entry($request->query->all());
         try {
             $moved = '' === $entry->raw('when') ? $planting : $this->onDay($garden, $planting, $entry);
         } catch (CannotBeDone $not) {
             return new JsonResponse(['why' => $this->sayer->text($not->said()), 'beds' => []]);
         }
 
+        return $this->placed($garden, $moved);
+    }
+
+    private function shelfPlaces(Garden $garden, Entry $entry, FromShelf $shelf): Response
+    {
+        $when = $entry->day('when');
+        $planting = $entry->isGood() ? $shelf->somewhere(['item' => $entry->raw('item'), 'method' => $entry->raw('method')], $garden, $when)
+            : null;
+
+        return null === $planting ? new JsonResponse(['why' => $this->sayer->text(Message::of(Skipped::OutOfSeason)), 'beds' => []])
+            : $this->placed($garden, $planting);
+    }
+
+    private function placed(Garden $garden, Planting $planting): Response
+    {
         return new JsonResponse(['why' => '', 'beds' => array_map(fn (BedPlace $p): array => [$p->isPossible() ? ($p->bends() ? 'bends'
             : 'may') : 'not', null === $p->why() ? '' : $this->sayer->text($p->why())], WhereTo::of($garden, $this->book, $this->recipes,
-                $moved)->beds)]);
+                $planting)->beds)]);
     }
 
     /** What the changes of a draft would do, and the rows of the beds they touch; nothing is kept. */
@@ -85,8 +106,14 @@ final class WallWorkController extends Page
             $isBefore ?: $this->addFlash('kept', ['words' => ucfirst($words).'.', 'garden' => $visit->gardenId,
                 'account' => $visit->accountId]);
 
-            return new JsonResponse(['saved' => $words]);
+            return $request->request->has('plain') ? $this->seeOther('wall', ['garden' => $visit->gardenId])
+                : new JsonResponse(['saved' => $words]);
         } catch (Meanwhile $meanwhile) {
+            if ($request->request->has('plain')) {
+                $this->addFlash('done', $this->sayer->why($meanwhile));
+
+                return $this->seeOther('wall', ['garden' => $visit->gardenId]);
+            }
             $garden = $this->opened($visit);
 
             return $this->show($request, $visit, $garden, $this->draft($garden, $request), $drawing, $this->sayer->why($meanwhile),
@@ -168,8 +195,11 @@ final class WallWorkController extends Page
         $beds = array_fill_keys([...$draft->beds(), ...array_map('strval', array_filter(self::decoded($request->request->getString('beds')),
             \is_string(...)))], true);
         $after = $draft->after;
+        $product = array_values(array_filter($garden->products, static fn (Product $p): bool => $p->key
+            === $request->request->getString('product')))[0] ?? null;
+        $colours = Colouring::of(Colour::tryFrom($request->request->getString('colour')) ?? Colour::Family, $after, $this->book, $product);
         $rows = array_values(array_filter($drawing->rows($after, Expected::of($after, $this->planner->asItStands($after), $this->book),
-            $this->snapshot->plantingIds($visit->gardenId), $scale, '', array_map('strval', array_keys($beds))),
+            $this->snapshot->plantingIds($visit->gardenId), $scale, '', array_map('strval', array_keys($beds)), $colours),
             static fn (array $row): bool => isset($beds[$row['bed']->name])));
 
         return $this->render('plan/_draft.html.twig', ['visit' => $visit, 'garden' => $garden, 'crops' => $this->book, 'draft' => $draft,

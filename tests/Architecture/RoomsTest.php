@@ -27,7 +27,7 @@ final class RoomsTest extends TestCase
             'Books', 'Store',
             'File', 'Change',
         'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Map', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'WhatIf', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Lanes', 'Sheets', 'Harvest', 'Market', 'Offline', 'Practice',
+            'TakeBack', 'WhatIf', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Lanes', 'Sheets', 'Harvest', 'Market', 'Problems', 'Offline', 'Practice',
                 'Find',
                 'Demo',
     ];
