@@ -15,7 +15,8 @@ final class DemoVisit
     public function __construct(private readonly string $base)
     {
         preg_match('/name="_csrf_token" value="([^"]+)"/', $this->get('/sign-in'), $token);
-        $this->post('/sign-in', ['email' => 'demo@larkspur-hollow.example', 'password' => 'furrow-by-furrow', '_csrf_token' => $token[1] ?? '']);
+        $this->post('/sign-in', ['email' => 'demo@larkspur-hollow.example', 'password' => 'furrow-by-furrow', '_csrf_token' => $token[1]
+            ?? '']);
         $this->get('/');
     }
 
@@ -53,7 +54,8 @@ final class DemoVisit
     /** @param list<string> $headers */
     private function ask(string $method, string $path, array $headers, string $content): string
     {
-        $cookie = implode('; ', array_map(static fn (string $k, string $v): string => $k.'='.$v, array_keys($this->cookies), $this->cookies));
+        $cookie = implode('; ', array_map(static fn (string $k, string $v): string => $k.'='.$v, array_keys($this->cookies),
+            $this->cookies));
         $start = hrtime(true);
         $body = (string) file_get_contents($this->base.$path, false, stream_context_create(['http' => ['method' => $method,
             'header' => [...$headers, 'Cookie: '.$cookie, 'Accept-Encoding: gzip'], 'content' => $content, 'follow_location' => 0,

@@ -80,4 +80,5 @@ $page = $visit->get($home.'/wall');
 $fields = ['_token' => $visit->token($home.'/wall'), 'changes' => (string) json_encode([['do' => 'move', 'planting' => $found[1],
     'when' => gmdate('Y-m-d', 86_400 * ((int) $found[2] + 7))]]), 'beds' => '[]', 'zoom' => 'season', 'from' => '', 'season' => '2026'];
 printf("%-24s %.3f loops\n", 'an edit, dry run included', $loops(static fn (): string => $visit->post($home.'/wall/try', $fields)));
-printf("%-24s %.3f loops\n", 'where it may go', $loops(static fn (): string => $visit->get($home.'/wall/places?planting='.urlencode($found[1]))));
+printf("%-24s %.3f loops\n", 'where it may go', $loops(static fn (): string => $visit
+    ->get($home.'/wall/places?planting='.urlencode($found[1]))));

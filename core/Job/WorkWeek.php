@@ -62,6 +62,30 @@ final readonly class WorkWeek
         return $free;
     }
 
+    /**
+     * Hours still to do in this week and the next ones, each task on the day it is placed.
+     *
+     * @return list<float>
+     */
+    public static function hoursAhead(Site $site, TaskList $list, int $weeks): array
+    {
+        $today = $site->garden->today;
+        $monday = $today->week()->monday();
+        $from = $today->plus(-self::BACK);
+        $placing = new Placing($today, $site->weather, $site->garden->diary->marks);
+        $hours = array_fill(0, $weeks, 0.0);
+        foreach ([...$list->forgotten($site, $from), ...$list->of($site, Period::between($from, $monday->plus(7 * $weeks
+            + self::AHEAD)))] as $task) {
+            $placed = $placing->place($task);
+            $week = intdiv(max(0, $placed->day->since($monday)), 7);
+            if ($placed->isOpen() && isset($hours[$week]) && !$placed->day->isBefore($monday)) {
+                $hours[$week] += $placed->hours;
+            }
+        }
+
+        return array_values($hours);
+    }
+
     /** @param list<Task> $tasks all that can fall into the week */
     public static function from(Site $site, array $tasks, Week $week): self
     {

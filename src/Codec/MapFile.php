@@ -45,7 +45,8 @@ final class MapFile
                 continue;
             }
             $blocks[$block] = new BlockLay($one->float('east_m', -self::FARTHEST, self::FARTHEST),
-                $one->float('north_m', -self::FARTHEST, self::FARTHEST), $one->float('bearing', 0, 360), self::readPoints($one, 'outline', 0));
+                $one->float('north_m', -self::FARTHEST, self::FARTHEST), $one->float('bearing', 0, 360), self::readPoints($one, 'outline',
+                    0));
         }
         $marks = [];
         foreach ($node->has('marks') ? $node->objects('marks', self::MARKS) : [] as $one) {

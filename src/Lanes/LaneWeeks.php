@@ -11,10 +11,10 @@ use JollyFurrow\Bench\BenchLoad;
 use JollyFurrow\Diary\Worker;
 use JollyFurrow\Irrigation\ValveWeek;
 use JollyFurrow\Irrigation\WaterPlan;
+use JollyFurrow\Job\WorkWeek;
 use JollyFurrow\Task\Site;
 use JollyFurrow\Task\TaskList;
 use JollyFurrow\Time\Day;
-use JollyFurrow\Time\Period;
 
 /** Hours against hands, trays against the bench, water against the source: by week from this one on. */
 final readonly class LaneWeeks
@@ -40,17 +40,11 @@ final readonly class LaneWeeks
         };
     }
 
-    /** @return list<LaneWeek> hours of work in the week it is due, or now where it is late */
+    /** @return list<LaneWeek> hours of work on the days it is placed */
     private static function hours(Site $site, int $weeks): array
     {
         $monday = $site->garden->today->week()->monday();
-        $hours = array_fill(0, $weeks, 0.0);
-        foreach (TaskList::usual()->of($site, Period::between($site->garden->today, $monday->plus(7 * $weeks))) as $task) {
-            $week = max(0, intdiv($task->due->since($monday), 7));
-            if (null === $task->doneOn && !$task->isImplied && $week < $weeks) {
-                $hours[$week] += $task->hours;
-            }
-        }
+        $hours = WorkWeek::hoursAhead($site, TaskList::usual(), $weeks);
 
         return array_map(static fn (int $n): LaneWeek => new LaneWeek($monday->plus(7 * $n), round($hours[$n], 1),
             self::hands($site->garden->diary->workers, $monday->plus(7 * $n))), range(0, $weeks - 1));

@@ -9,7 +9,11 @@ use App\Wall\Scale;
 use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Plan\Plan;
 
-/** How much of all that is promised is covered, by family and week: solid, hatched in part, open. The last row is all of it. */
+/**
+ * How much of all that is promised is covered, by family and week: solid, hatched in part, open. The last row is all of it.
+ *
+ * @phpstan-type HeatCell array{x: float, w: float, level: string, share: float, week: int}
+ */
 final readonly class PromiseHeat
 {
     public const ROW = 11.0;
@@ -19,7 +23,7 @@ final readonly class PromiseHeat
     private const HALF = 0.5;
 
     /**
-     * @param array<string, array{cells: list<array{x: float, w: float, level: string, share: float, week: int}>, glyph: string, items: list<string>, y: float}> $rows
+     * @param array<string, array{cells: list<HeatCell>, glyph: string, items: list<string>, y: float}> $rows by family; '': all
      */
     private function __construct(public array $rows, public float $height)
     {

@@ -68,19 +68,23 @@ final class GeoJsonFile
         $laid = LaidBeds::of($garden->blocks, $garden->bedsInUse(), $map);
         $features = [];
         foreach ($laid->outlines as $block => $outline) {
-            $features[] = self::feature('Polygon', [self::degrees($projection, self::closed($outline))], ['name' => (string) $block, 'kind' => 'block']);
+            $features[] = self::feature('Polygon', [self::degrees($projection, self::closed($outline))], ['name' => (string) $block,
+                'kind' => 'block']);
         }
         foreach ($laid->beds as $name => $bed) {
-            $features[] = self::feature('Polygon', [self::degrees($projection, self::closed($bed->corners()))], ['name' => (string) $name, 'kind' => 'bed',
+            $features[] = self::feature('Polygon', [self::degrees($projection, self::closed($bed->corners()))], ['name' => (string) $name,
+                'kind' => 'bed',
                 'block' => $bed->bed->block]);
         }
         foreach ($map->marks as $mark) {
             $features[] = match (true) {
                 1 === \count($mark->points) => self::feature('Point', self::degrees($projection, $mark->points)[0], ['name' => $mark->name,
                     'kind' => $mark->kind->value]),
-                MarkKind::Building === $mark->kind && \count($mark->points) > 2 => self::feature('Polygon', [self::degrees($projection, self::closed($mark->points))],
+                MarkKind::Building === $mark->kind && \count($mark->points) > 2 => self::feature('Polygon', [self::degrees($projection,
+                    self::closed($mark->points))],
                     ['name' => $mark->name, 'kind' => $mark->kind->value]),
-                default => self::feature('LineString', self::degrees($projection, $mark->points), ['name' => $mark->name, 'kind' => $mark->kind->value]),
+                default => self::feature('LineString', self::degrees($projection, $mark->points), ['name' => $mark->name,
+                    'kind' => $mark->kind->value]),
             };
         }
 
@@ -131,7 +135,11 @@ final class GeoJsonFile
         return ['type' => 'Feature', 'properties' => $properties, 'geometry' => ['type' => $type, 'coordinates' => $coordinates]];
     }
 
-    /** @return list<array{type: string, name: string, kind: string, points: list<array{float, float}>}> beds are left out: they follow from their block */
+    /**
+     * Beds are left out: they follow from their block.
+     *
+     * @return list<array{type: string, name: string, kind: string, points: list<array{float, float}>}>
+     */
     private static function features(string $json): array
     {
         $values = json_decode($json, true, 12);

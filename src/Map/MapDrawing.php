@@ -86,9 +86,11 @@ final readonly class MapDrawing
             $corners = $laid->piece($piece, WallDrawing::below($garden, $planting, $piece));
             $label = $glyph.' '.$crop->name;
             $long = $piece->length()->metres() * $scale->perMetre;
-            $drawn[] = ['planting' => $planting, 'doing' => self::doing($planting, $on), 'crop' => $crop, 'css' => $css, 'points' => $scale->points($corners),
+            $drawn[] = ['planting' => $planting, 'doing' => self::doing($planting, $on), 'crop' => $crop, 'css' => $css,
+                'points' => $scale->points($corners),
                 'at' => self::middle($scale, $corners), 'label' => mb_substr($label, 0, max(1, (int) floor($long / $size / self::LETTER))),
-                'size' => round($size * min(1.0, $piece->widthShare + 0.25), 1), 'isWritten' => $size * $piece->widthShare >= self::LEAST_TEXT];
+                'size' => round($size * min(1.0, $piece->widthShare + 0.25), 1),
+                    'isWritten' => $size * $piece->widthShare >= self::LEAST_TEXT];
         }
         // Text runs along the bed and is never upside down.
         $turn = fmod($bearing - 90.0 + 360.0, 360.0);
@@ -105,7 +107,8 @@ final readonly class MapDrawing
      */
     private static function middle(MapScale $scale, array $corners): array
     {
-        return $scale->at([array_sum(array_column($corners, 0)) / \count($corners), array_sum(array_column($corners, 1)) / \count($corners)]);
+        return $scale->at([array_sum(array_column($corners, 0)) / \count($corners), array_sum(array_column($corners,
+            1)) / \count($corners)]);
     }
 
     /** What a planting is doing on a day: '', prep, grow or ready. */

@@ -93,7 +93,8 @@ final class MapEditController extends Page
         $map = $garden->settings->map;
         $kind = MarkKind::tryFrom($entry->raw('kind')) ?? MarkKind::Path;
         $points = [];
-        foreach (array_filter(array_map(trim(...), explode(';', $entry->raw('points'))), static fn (string $p): bool => '' !== $p) as $one) {
+        foreach (array_filter(array_map(trim(...), explode(';', $entry->raw('points'))),
+            static fn (string $p): bool => '' !== $p) as $one) {
             $pair = array_map(trim(...), explode(',', $one));
             $typed = new Entry(['east' => $pair[0], 'north' => $pair[1] ?? '']);
             $point = [self::place($typed, 'east', $garden), self::place($typed, 'north', $garden)];
@@ -136,10 +137,12 @@ final class MapEditController extends Page
     private function show(Request $request, Visit $visit, Garden $garden, Entry $entry): Response
     {
         $laid = LaidBeds::of($garden->blocks, $garden->bedsInUse(), $garden->settings->map)->blocks;
-        $far = static fn (float $metres): string => ($metres < 0.0 ? '-' : '').$garden->settings->units->long(Length::fromMetres(abs($metres)));
+        $far = static fn (float $metres): string => ($metres < 0.0 ? '-'
+            : '').$garden->settings->units->long(Length::fromMetres(abs($metres)));
 
         return $this->page($request, 'plan/map_edit.html.twig', ['visit' => $visit, 'garden' => $garden, 'entry' => $entry,
             'map' => $garden->settings->map, 'laid' => $laid, 'fresh' => Entry::fresh(), 'places' => array_map(
-                static fn (BlockLay $lay): array => [$far($lay->east), $far($lay->north)], $laid)], 'edit', $entry->isGood() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+                static fn (BlockLay $lay): array => [$far($lay->east), $far($lay->north)], $laid)], 'edit', $entry->isGood()
+                    ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

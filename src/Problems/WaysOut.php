@@ -58,9 +58,11 @@ final readonly class WaysOut
             if ([] !== $changes && \count($ways) < self::SHOWN) {
                 $crop = $this->book->get($item);
                 $new = $mend->new[0] ?? null;
-                $ways[] = new WayOut(\sprintf('%s%s: %s more', $this->sayer->text($mend->kind), null === $new ? '' : \sprintf(', bed %s, %s',
-                    implode(' + ', array_column($new->pieces, 'bed')), $this->sayer->shortDay($new->sow)), $this->sayer->goods($crop->produce->goods((float)
-                        $mend->units))), $changes, $mend->gain());
+                $ways[] = new WayOut(\sprintf('%s%s: %s more', $this->sayer->text($mend->kind), null === $new ? ''
+                    : \sprintf(', bed %s, %s',
+                        implode(' + ', array_column($new->pieces, 'bed')), $this->sayer->shortDay($new->sow)),
+                    $this->sayer->goods($crop->produce->goods((float)
+                    $mend->units))), $changes, $mend->gain());
             }
         }
 

@@ -34,7 +34,8 @@ final readonly class MapSheet
         $map = $garden->settings->map;
         $laid = LaidBeds::of($garden->blocks, $garden->bedsInUse(), $map);
         $scale = MapScale::fitting($laid->bounds($map->marks), $width, $height - self::HEAD, self::MARGIN);
-        $sheet->words(self::MARGIN, self::MARGIN - 2, \sprintf('%s on %s', $garden->name, $this->sayer->formatter()->date($day)->text), 12, true);
+        $sheet->words(self::MARGIN, self::MARGIN - 2, \sprintf('%s on %s', $garden->name, $this->sayer->formatter()->date($day)->text), 12,
+            true);
         $sheet->words($width - self::MARGIN, self::MARGIN - 2, 'north is up', 8, false, 'end');
         foreach ($map->marks as $mark) {
             $points = self::all($scale, $mark->points);
@@ -44,7 +45,8 @@ final readonly class MapSheet
                 default => $sheet->line($points, MarkKind::Path === $mark->kind ? 3.0 : 0.9, MarkKind::Path === $mark->kind ? [] : [4, 2],
                     MarkKind::Path === $mark->kind ? 0.88 : 0.35),
             };
-            '' === $mark->name ?: $sheet->words($points[0][0] + 5, $points[0][1] - 4, $mark->name, 7);
+            $middle = $points[intdiv(\count($points) - 1, 2)];
+            '' === $mark->name ?: $sheet->words($middle[0] + 5, $middle[1] - 4, $mark->name, 7);
         }
         $standing = MapDrawing::standing($garden, $day);
         foreach ($laid->beds as $name => $bed) {
@@ -52,14 +54,16 @@ final readonly class MapSheet
             foreach ($standing[$name] ?? [] as ['planting' => $planting]) {
                 foreach ($planting->pieces as $piece) {
                     if ($piece->bed === (string) $name) {
-                        $this->piece($sheet, $garden, $planting, self::all($scale, $bed->piece($piece, WallDrawing::below($garden, $planting,
+                        $this->piece($sheet, $garden, $planting, self::all($scale, $bed->piece($piece, WallDrawing::below($garden,
+                            $planting,
                             $piece))), $day, $laid->blocks[$bed->bed->block]->bearing);
                     }
                 }
             }
             $head = self::all($scale, [$bed->head()])[0];
-            $sheet->words($head[0], $head[1] + 7, (string) $name, min(7.0, max(self::LEAST_TEXT, $bed->bed->width->metres()
-                * $scale->perMetre * 0.8)), true, 'middle');
+            $room = ($bed->bed->width->metres() + $bed->bed->path->metres()) * $scale->perMetre;
+            $sheet->words($head[0], $head[1] + 7, (string) $name, min(7.0, $room / (0.66 * max(2, mb_strlen((string) $name)))), true,
+                'middle');
         }
         foreach ($laid->outlines as $block => $outline) {
             $points = self::all($scale, $outline);

@@ -10,7 +10,8 @@ namespace App\Sheets;
  *
  * @phpstan-type Line array{kind: 'line', points: list<array{float, float}>, width: float, dash: list<float>, grey: float}
  * @phpstan-type Shape array{kind: 'shape', points: list<array{float, float}>, fill: float|null, width: float}
- * @phpstan-type Words array{kind: 'words', x: float, y: float, text: string, size: float, bold: bool, anchor: 'start'|'middle'|'end', turn: float}
+ * @phpstan-type Words array{kind: 'words', x: float, y: float, text: string, size: float, bold: bool,
+ *     anchor: 'start'|'middle'|'end', turn: float}
  */
 final class Sheet
 {
@@ -51,7 +52,8 @@ final class Sheet
     /** @param 'start'|'middle'|'end' $anchor */
     public function words(float $x, float $y, string $text, float $size = 7.0, bool $bold = false, string $anchor = 'start'): void
     {
-        $this->marks[] = ['kind' => 'words', 'x' => $x, 'y' => $y, 'text' => $text, 'size' => $size, 'bold' => $bold, 'anchor' => $anchor, 'turn' => 0.0];
+        $this->marks[] = ['kind' => 'words', 'x' => $x, 'y' => $y, 'text' => $text, 'size' => $size, 'bold' => $bold, 'anchor' => $anchor,
+            'turn' => 0.0];
     }
 
     /**

@@ -23,15 +23,26 @@ final class SheetFiles
                         $mark['dash']).'"'),
                 'shape' => \sprintf('<polygon points="%s" fill="%s"%s/>', self::points($mark['points']), null === $mark['fill'] ? 'none'
                     : self::grey($mark['fill']), $mark['width'] > 0.0 ? ' stroke="#000" stroke-width="'.$mark['width'].'"' : ''),
-                'words' => \sprintf('<text x="%s" y="%s" font-size="%s"%s%s%s>%s</text>', round($mark['x'], 2), round($mark['y'], 2),
-                    round($mark['size'], 2), $mark['bold'] ? ' font-weight="700"' : '', 'start' === $mark['anchor'] ? ''
-                    : ' text-anchor="'.$mark['anchor'].'"', 0.0 === $mark['turn'] ? '' : \sprintf(' dy=".34em" transform="rotate(%s %s %s)"',
-                        round($mark['turn'], 1), round($mark['x'], 2), round($mark['y'], 2)), htmlspecialchars($mark['text'], \ENT_XML1)),
+                'words' => self::text($mark),
             }."\n";
         }
+        [$w, $h] = [$sheet->width, $sheet->height];
 
-        return \sprintf("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1\$spt\" height=\"%2\$spt\" viewBox=\"0 0 %1\$s %2\$s\" role=\"img\" font-family=\"'%3\$s', sans-serif\">\n<title>%4\$s</title>\n<rect width=\"%1\$s\" height=\"%2\$s\" fill=\"#fff\"/>\n%5\$s</svg>\n",
-            $sheet->width, $sheet->height, self::FONT, htmlspecialchars($title, \ENT_XML1), $body);
+        return \sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%spt" height="%spt" viewBox="0 0 %s %s" role="img" ', $w, $h,
+            $w, $h)
+            .\sprintf("font-family=\"'%s', sans-serif\">\n<title>%s</title>\n", self::FONT, htmlspecialchars($title, \ENT_XML1))
+            .\sprintf("<rect width=\"%s\" height=\"%s\" fill=\"#fff\"/>\n%s</svg>\n", $w, $h, $body);
+    }
+
+    /** @param array{x: float, y: float, text: string, size: float, bold: bool, anchor: string, turn: float, ...} $mark */
+    private static function text(array $mark): string
+    {
+        [$x, $y] = [round($mark['x'], 2), round($mark['y'], 2)];
+
+        return \sprintf('<text x="%s" y="%s" font-size="%s"%s%s%s>%s</text>', $x, $y, round($mark['size'], 2), $mark['bold']
+            ? ' font-weight="700"' : '', 'start' === $mark['anchor'] ? '' : ' text-anchor="'.$mark['anchor'].'"', 0.0 === $mark['turn'] ? ''
+            : \sprintf(' dy=".34em" transform="rotate(%s %s %s)"', round($mark['turn'], 1), $x, $y), htmlspecialchars($mark['text'],
+                \ENT_XML1));
     }
 
     /** @param non-empty-list<Sheet> $sheets all of one size */

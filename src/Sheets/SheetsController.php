@@ -51,7 +51,8 @@ final class SheetsController extends Page
         [$stand, $view] = $this->opened($request, $visit);
         [$printed, $size] = self::asked($request);
 
-        return Paper::file(SheetFiles::pdf($this->sheets($request, $stand, $view, $printed, $size), $stand->garden->name), 'application/pdf',
+        return Paper::file(SheetFiles::pdf($this->sheets($request, $stand, $view, $printed, $size), $stand->garden->name),
+            'application/pdf',
             self::name($printed, $stand).'.pdf');
     }
 
@@ -78,7 +79,8 @@ final class SheetsController extends Page
         }
         $rows = [['week from', 'product', 'unit', 'promised', 'covered', 'short', 'free metres']];
         foreach ($supply->free($stand->garden, $view->place, $view->scale()) as $week) {
-            $rows[] = [$week['monday']->iso(), ...$weeks[$week['monday']->number] ?? ['', '', '', '', ''], (string) round($week['free'], 1)];
+            $rows[] = [$week['monday']->iso(), ...$weeks[$week['monday']->number] ?? ['', '', '', '', ''], (string) round($week['free'],
+                1)];
         }
 
         return Paper::csv(SheetFile::toCsv($rows), 'weeks');

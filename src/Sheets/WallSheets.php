@@ -45,7 +45,8 @@ final readonly class WallSheets
         $sheet = null;
         $y = 0.0;
         $block = null;
-        foreach (array_filter($garden->bedsInUse(), static fn (Bed $b): bool => '' === $view->block || $b->block === $view->block) as $bed) {
+        foreach (array_filter($garden->bedsInUse(), static fn (Bed $b): bool => '' === $view->block
+            || $b->block === $view->block) as $bed) {
             $isNew = $bed->block !== $block;
             $asks = self::ROW + ($isNew ? self::BLOCK + self::ROW : 0.0);
             if (null === $sheet || $y + $asks > $height - self::MARGIN - self::FOOT) {
@@ -81,7 +82,8 @@ final readonly class WallSheets
     private function head(Sheet $sheet, Garden $garden, WallView $view, Scale $scale, int $number): void
     {
         $sheet->words(self::MARGIN, self::MARGIN + 8, \sprintf('%s, season %s', $garden->name, $view->span->season->name()), 11, true);
-        $sheet->words($sheet->width - self::MARGIN, self::MARGIN + 8, \sprintf('as of %s · sheet %d', $this->sayer->formatter()->date($garden->today)->text,
+        $sheet->words($sheet->width - self::MARGIN, self::MARGIN + 8, \sprintf('as of %s · sheet %d',
+            $this->sayer->formatter()->date($garden->today)->text,
             $number), 8, false, 'end');
         $top = self::MARGIN + 16;
         foreach ($scale->months() as $month) {

@@ -49,12 +49,14 @@ final readonly class FromShelf
         if (null === $crop || null === $bed || $bed->isRetiredOn($garden->today)) {
             return null === $crop ? 'There is no such crop on the shelf.' : 'There is no such bed. Choose one of the wall.';
         }
-        $plan = (new ByRhythm($this->book, $this->recipes))->plan($garden, $crop, self::method($crop, $change['method'] ?? ''), [$bed], $when,
+        $plan = (new ByRhythm($this->book, $this->recipes))->plan($garden, $crop, self::method($crop, $change['method'] ?? ''), [$bed],
+            $when,
             $when, 1, $long);
 
         return [] === $plan->plantings ? \sprintf('%s, %s, bed %s: %s.', $crop->name, $this->sayer->shortDay($when), $bed->name,
-            $this->sayer->text(Message::of($plan->skipped[0]->why))) : new Replacement([], $plan->plantings, \sprintf('%s on bed %s, sown %s',
-                $crop->name, $bed->name, $this->sayer->shortDay($when)));
+            $this->sayer->text(Message::of($plan->skipped[0]->why))) : new Replacement([], $plan->plantings,
+                \sprintf('%s on bed %s, sown %s',
+                    $crop->name, $bed->name, $this->sayer->shortDay($when)));
     }
 
     /**

@@ -119,7 +119,8 @@ final readonly class Strip
         }
         $path .= null === $edge ? '' : \sprintf('M%s %sv4m0-2H%sm0-2v4', $scale->x($edge[0]), $top, $scale->x($edge[1]));
 
-        return $path.(null === $seed || $seed[0] <= 0.0 ? '' : \sprintf('M%s %sh3v-3h-3z', round($seed[0] - 1.5, 1), round($seed[1] + 1.5, 1)));
+        return $path.(null === $seed || $seed[0] <= 0.0 ? '' : \sprintf('M%s %sh3v-3h-3z', round($seed[0] - 1.5, 1), round($seed[1] + 1.5,
+            1)));
     }
 
     /**

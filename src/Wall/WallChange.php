@@ -31,7 +31,8 @@ final readonly class WallChange
     }
 
     /**
-     * @param array<string, string> $change do: move, longer, shorter, swap, again, length, split, variety, method, recipe, lock, delete; planting: its key; and the fields of it; or add, with a crop
+     * @param array<string, string> $change do: move, longer, shorter, swap, again, length, split, variety, method, recipe, lock,
+     *                                      delete; planting: its key; and the fields of it; or add, with a crop
      *
      * @return Replacement|string|Message|null what is wrong with it; null: the planting is not there
      */

@@ -11,13 +11,14 @@ use PHPUnit\Framework\TestCase;
 final class RoomsTest extends TestCase
 {
     private const CORE = [
-        'Exception', 'Odds', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land', 'Map',
+        'Exception', 'Odds', 'Message', 'Measure', 'Time', 'Working', 'Shelter', 'Climate', 'Growth', 'Crop', 'Book', 'Maturity', 'Land',
+            'Map',
         'Promise', 'Planting', 'Recipe', 'Harvest', 'Nursery', 'Soil', 'Shed', 'Readiness', 'Storage', 'Treatment', 'Sale', 'Diary',
             'Garden',
             'Keep', 'Bench',
             'Seed', 'Season', 'Need',
         'Preparation', 'Ways', 'Supply', 'Stock', 'Market', 'Boxes', 'Forecast', 'Pick', 'Load',
-            'Succession', 'Beds', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'WhatIf', 'Ladder', 'Work',
+            'Succession', 'Beds', 'Years', 'Joint', 'Plan', 'Proposal', 'Hand', 'Why', 'WhatIf', 'Ladder', 'Work',
             'Lime',
             'Feed', 'Purchase', 'Irrigation', 'Task',
         'Job', 'Laboratory', 'Practice', 'Paste', 'Check',
@@ -26,8 +27,10 @@ final class RoomsTest extends TestCase
         'Wording', 'Shared', 'Navigation', 'Form', 'Codec', 'Rows', 'Diary', 'Soil', 'Storage', 'Sale', 'Log', 'Links', 'Account', 'SignIn',
             'Books', 'Store',
             'File', 'Change',
-        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Map', 'Garden', 'Preparation', 'Record', 'Lists',
-            'TakeBack', 'WhatIf', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Lanes', 'Sheets', 'Harvest', 'Market', 'Problems', 'Offline', 'Practice',
+        'Station', 'Climate', 'Crop', 'Promise', 'Proposal', 'Plan', 'Hand', 'Wall', 'Years', 'Map', 'Garden', 'Preparation', 'Record',
+            'Lists',
+            'TakeBack', 'WhatIf', 'Hands', 'Nursery', 'Seed', 'Job', 'Pick', 'Feed', 'Water', 'Lanes', 'Sheets', 'Harvest', 'Market',
+                'Problems', 'Offline', 'Practice',
                 'Find',
                 'Demo',
     ];

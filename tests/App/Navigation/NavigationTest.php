@@ -26,7 +26,7 @@ final class NavigationTest extends AppCase
     }
 
     /** Where one is, is marked once in the bar and once beside it, where there is something beside it. */
-    #[TestWith(['/wall', 'Wall', ''])]
+    #[TestWith(['/wall', 'Wall', 'The season'])]
     #[TestWith(['/standing', 'In the ground', ''])]
     #[TestWith(['/week', 'This week', 'The jobs'])]
     #[TestWith(['/rules', 'Plan', 'Rules'])]

@@ -27,7 +27,8 @@ final class UnitWalkTest extends AppCase
     ];
     /** Answers to machines: SI and ISO whatever the garden's units. */
     private const FOR_MACHINES = ['offline_keep', 'week_csv', 'seed_order', 'purchases_csv', 'lots_csv', 'coming_csv', 'delivery_csv',
-        'delivery_pdf', 'wall_places', 'wall_version', 'file_lists_out',
+        'delivery_pdf', 'wall_places', 'wall_version',
+        'wall_paper_svg', 'wall_paper_pdf', 'wall_csv', 'wall_calendar', 'map_geojson', 'file_lists_out',
         'crops_export',
         'file_export'];
 
@@ -76,6 +77,16 @@ final class UnitWalkTest extends AppCase
         yield 'note for the box' => ['boxes/note'];
         yield 'what if' => ['what-if'];
         yield 'rotation' => ['rotation'];
+        yield 'wall as a table' => ['wall/table'];
+        yield 'lane of promises' => ['wall/lane/promises'];
+        yield 'lane of hours' => ['wall/lane/hours'];
+        yield 'problems' => ['wall/problems'];
+        yield 'ways out' => ['wall/problems/short?about=lettuce-head'];
+        yield 'shelf' => ['wall/shelf'];
+        yield 'map' => ['map'];
+        yield 'where the blocks lie' => ['map/edit'];
+        yield 'years of a bed' => ['bed/A1/years'];
+        yield 'wall on paper' => ['wall/paper'];
         yield 'promises from sales' => ['promises/from-sales'];
         yield 'orders' => ['orders'];
         yield 'prices' => ['prices'];
@@ -158,6 +169,8 @@ final class UnitWalkTest extends AppCase
                 'beds_blocks', 'beds_list', 'find', 'file_lists', 'soil', 'feeding', 'shed', 'water', 'purchases', 'bed_soil',
                 'feeding_cards', 'coming', 'orders', 'prices', 'boxes', 'take', 'packing', 'worth', 'ready', 'pick', 'load', 'load_cards',
                 'glut', 'mixes', 'delivery', 'delivery_note', 'boxes_sheet', 'boxes_note', 'what_if', 'promises_sales', 'rotation',
+                'wall_table', 'wall_lane', 'wall_problems', 'wall_ways', 'wall_shelf', 'map', 'map_edit',
+                'bed_years', 'wall_paper',
                 'harvest', 'harvest_sheet', 'store', 'lots', 'lot_labels', 'sprays', 'places', 'lot'];
 
         self::assertEqualsCanonicalizing($pages, [...$walked, ...self::STILL_TO_COME, ...self::FOR_MACHINES]);

@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace App\Wall;
+namespace App\Years;
 
 use App\Shared\Page;
 use App\Shared\Visit;
 use App\Store\Snapshot;
+use App\Wall\Family;
 use JollyFurrow\Beds\FamilyYears;
 use JollyFurrow\Crop\CropBook;
+use JollyFurrow\Years\NextBlocks;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -34,6 +36,7 @@ final class RotationController extends Page
         }
 
         return $this->page($request, 'plan/rotation.html.twig', ['visit' => $visit, 'garden' => $garden, 'years' => $years,
-            'families' => $families, 'wanted' => isset($families[$wanted]) ? $wanted : '', 'soon' => $soon], 'rotation');
+            'families' => $families, 'wanted' => isset($families[$wanted]) ? $wanted : '', 'soon' => $soon,
+            'shifts' => NextBlocks::of($garden, $book)], 'rotation');
     }
 }
