@@ -35,16 +35,18 @@ const shot = (page, name) => page.screenshot({ path: join(__dirname, `${name}.pn
   await page.keyboard.press('Enter');
   await page.getByRole('region', { name: 'Planting' }).waitFor();
   await shot(page, 'planting');
-  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['coming', 'coming?outlet=stall'], ['crop', 'crops/corn'], ['soil', 'soil'], ['nursery', 'nursery'], ['ahead', 'ahead'], ['rotation', 'rotation'], ['store', 'store'], ['pick', 'pick']]) {
+  for (const [name, path] of [['standing', 'standing'], ['promises', 'promises?outlet=stall'], ['plan', 'plan'], ['place', 'place'], ['coming', 'coming?outlet=stall'], ['crop', 'crops/corn'], ['soil', 'soil'], ['nursery', 'nursery'], ['map', 'map'], ['bed-years', 'bed/A1/years'], ['store', 'store'], ['pick', 'pick']]) {
     await page.goto(`${base}${garden}/${path}`);
     await shot(page, name);
   }
   await page.goto(`${base}${garden}/wall`);
-  await page.goto(base + await page.locator('a.planting', { has: page.locator('title', { hasText: /^(Spring turnip|Radish), .*planned/ }) }).first().getAttribute('href'));
-  await page.getByRole('link', { name: 'Change it …' }).click();
-  await page.getByLabel('Sow on').fill('2026-08-18');
-  await page.getByRole('button', { name: 'Show what changes' }).click();
-  await shot(page, 'change');
+  await page.getByRole('link', { name: 'Problems' }).click();
+  const short = page.locator('.problem-short').first();
+  await short.getByRole('link', { name: 'Ways out' }).click();
+  await short.locator('.ways button').first().click();
+  await page.locator('.draft-effect').waitFor();
+  await shot(page, 'problems');
+  await page.getByRole('button', { name: 'Put back', exact: true }).click();
   await page.goto(`${base}${garden}/promises?outlet=stall&from=2026-09-28`);
   await page.getByLabel(/^Head lettuce, Sat 10 Oct/).fill('160');
   await page.getByLabel(/^Radishes, Sat 17 Oct/).fill('90');

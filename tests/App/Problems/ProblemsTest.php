@@ -19,6 +19,7 @@ use JollyFurrow\Crop\CropBook;
 use JollyFurrow\Land\Stretch;
 use JollyFurrow\Plan\DryRun;
 use JollyFurrow\Plan\Planner;
+use JollyFurrow\Time\Day;
 
 /** Lettuce is promised and not planned; radishes were to be sown ten days ago; two more would overlap on A2. */
 final class ProblemsTest extends AppCase
@@ -87,10 +88,13 @@ final class ProblemsTest extends AppCase
     {
         $garden = $this->snapshot();
         $over = $garden->plantings->get(self::OVER) ?? self::fail();
-        $garden = $garden->with($garden->plantings->with($over->but(pieces: [Stretch::of('A2', 3_000_000, 9_000_000)])));
+        $before = $garden->plantings->get(self::LATE) ?? self::fail();
+        $garden = $garden->with($garden->plantings->with($before->but(pieces: [Stretch::of('A1', 0, 25_000_000)],
+            dates: $before->dates()->endedOn(Day::parse('2026-04-05'))), $over->but(pieces: [Stretch::of('A2', 3_000_000, 9_000_000)])));
         $ways = $this->service(WaysOut::class)->of($garden, ProblemKind::Barred, self::OVER);
 
-        self::assertSame(['move', 'move', 'delete'], array_map(static fn (WayOut $w): string => $w->changes[0]['do'], $ways));
+        self::assertSame(['move A3', 'move T1', 'delete '], array_map(static fn (WayOut $w): string => $w->changes[0]['do'].' '.($w->changes[0]['bed']
+            ?? ''), $ways), 'on A1 the family would come back too soon');
         foreach ($ways as $way) {
             $draft = Draft::of($garden, $way->changes, $this->service(WallChange::class)->in(...));
             self::assertSame([], (new Conflicts($this->service(CropBook::class)))->hard($draft->after, self::OVER, 'radish@2026-04-14#1'),
