@@ -54,7 +54,8 @@ final class GeoJsonFile
             }
         }
         if ([] === $blocks) {
-            throw UnusableMap::of(\sprintf('No outline in it is named like a block of this garden. Name a polygon "%s", for example.', $garden->blocks[0] ?? 'A'));
+            $name = $garden->blocks[0] ?? 'A';
+            throw UnusableMap::of('No outline in it is named like a block of this garden. Name a polygon "'.$name.'", for example.');
         }
 
         return new GroundMap($blocks, $marks, $corner);

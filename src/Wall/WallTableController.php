@@ -26,13 +26,20 @@ final class WallTableController extends Page
         $stand = Standpoint::of($visit->gardenId, $snapshot, $planner, $book);
         $view = WallView::of($request, $stand->garden, ($short->of($stand->garden, $stand->plan)[0] ?? null)?->product);
 
+        $blocks = [];
+        foreach ($drawing->rows($stand->garden, $stand->expected, $snapshot->plantingIds($visit->gardenId), $view->scale(),
+            $view->block) as $row) {
+            foreach ($row['strips'] as $strip) {
+                $blocks[$row['bed']->block][] = ['row' => $row, 'strip' => $strip];
+            }
+        }
+
         return $this->page($request, 'plan/wall_table.html.twig', [
             'visit' => $visit,
             'garden' => $stand->garden,
             'view' => $view,
             'query' => $view->query(),
-            'rows' => $drawing->rows($stand->garden, $stand->expected, $snapshot->plantingIds($visit->gardenId), $view->scale(),
-                $view->block),
+            'blocks' => $blocks,
             'weeks' => null === $view->product ? [] : $supply->weeks($stand->garden, $stand->plan, $view->product),
             'feeding' => null === $view->product ? [] : $supply->feeding($stand->plan, $view->product, $book),
             'total' => Length::fromMetres($stand->garden->metresOf($view->place)),

@@ -12,7 +12,7 @@ final class LinesTest extends TestCase
     private const TEMPLATE = 160;
     private const PHP = 140;
     /** Lines still longer, by folder: mostly sentences in one piece. Lower a number when it falls; never raise one. */
-    private const STILL = ['core' => 44, 'src' => 66, 'tests' => 52];
+    private const STILL = ['core' => 44, 'src' => 65, 'tests' => 52];
 
     public function testTemplates(): void
     {

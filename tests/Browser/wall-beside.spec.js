@@ -147,3 +147,18 @@ test('the map goes through the season by slider, and a bed opens', async ({ page
   await page.getByRole('link', { name: /^Bed A4/ }).click();
   await expect(page.getByRole('heading', { name: 'Bed A4' })).toBeVisible();
 });
+
+test('at 200 % and with reduced motion nothing runs off the page, and Play goes in steps', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 640, height: 400 }, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  const garden = await openDemo(page);
+  for (const view of ['wall', 'map', 'wall/problems', 'wall/shelf', 'wall/table', 'bed/A1/years']) {
+    await page.goto(`${garden}/${view}`);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), view).toBeLessThanOrEqual(0);
+  }
+  await page.goto(`${garden}/map?day=2026-05-05`);
+  await page.getByRole('button', { name: 'Play' }).click();
+  await expect.poll(async () => page.locator('[data-map-day]').textContent()).toContain('2 Jun');
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await context.close();
+});

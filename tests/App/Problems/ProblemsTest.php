@@ -93,8 +93,8 @@ final class ProblemsTest extends AppCase
             dates: $before->dates()->endedOn(Day::parse('2026-04-05'))), $over->but(pieces: [Stretch::of('A2', 3_000_000, 9_000_000)])));
         $ways = $this->service(WaysOut::class)->of($garden, ProblemKind::Barred, self::OVER);
 
-        self::assertSame(['move A3', 'move T1', 'delete '], array_map(static fn (WayOut $w): string => $w->changes[0]['do'].' '.($w->changes[0]['bed']
-            ?? ''), $ways), 'on A1 the family would come back too soon');
+        $told = array_map(static fn (WayOut $w): string => $w->changes[0]['do'].' '.($w->changes[0]['bed'] ?? ''), $ways);
+        self::assertSame(['move A3', 'move T1', 'delete '], $told, 'on A1 the family would come back too soon');
         foreach ($ways as $way) {
             $draft = Draft::of($garden, $way->changes, $this->service(WallChange::class)->in(...));
             self::assertSame([], (new Conflicts($this->service(CropBook::class)))->hard($draft->after, self::OVER, 'radish@2026-04-14#1'),
