@@ -58,7 +58,7 @@ final readonly class WaysOut
             if ([] !== $changes && \count($ways) < self::SHOWN) {
                 $crop = $this->book->get($item);
                 $new = $mend->new[0] ?? null;
-                $ways[] = new WayOut(\sprintf('%s%s: %s more', $this->sayer->text($mend->kind), null === $new ? ''
+                $ways[] = new WayOut(\sprintf('%s%s: %s more', ucfirst($this->sayer->text($mend->kind)), null === $new ? ''
                     : \sprintf(', bed %s, %s',
                         implode(' + ', array_column($new->pieces, 'bed')), $this->sayer->shortDay($new->sow)),
                     $this->sayer->goods($crop->produce->goods((float)
