@@ -11,12 +11,9 @@ use App\Store\Snapshot;
 use App\Wall\Colour;
 use App\Wall\Colouring;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Garden;
 use JollyFurrow\Garden\GrowingSeason;
 use JollyFurrow\Planting\Planting;
 use JollyFurrow\Promise\Product;
-use JollyFurrow\Time\Day;
-use JollyFurrow\Time\InvalidDay;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -30,7 +27,7 @@ final class MapController extends Page
     public function map(Request $request, Visit $visit, Snapshot $snapshot, CropBook $book): Response
     {
         $garden = $snapshot->of($visit->gardenId);
-        $day = self::day($request->query->getString('day'), $garden);
+        $day = MapDay::asked($request->query->getString('day'), $garden);
         $season = GrowingSeason::on($garden->place->latitude, $day);
         $first = $season->first->week()->monday();
         $last = $first->plus(7 * self::WEEKS - 1);
@@ -52,16 +49,5 @@ final class MapController extends Page
     public function geojson(Visit $visit, Snapshot $snapshot): Response
     {
         return Paper::file(GeoJsonFile::write($snapshot->of($visit->gardenId)), 'application/geo+json', 'map.geojson');
-    }
-
-    private static function day(string $asked, Garden $garden): Day
-    {
-        try {
-            $day = Day::parse($asked);
-        } catch (InvalidDay) {
-            return $garden->today;
-        }
-
-        return $day->year() < 1950 || $day->year() > 2150 ? $garden->today : $day;
     }
 }

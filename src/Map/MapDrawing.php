@@ -92,11 +92,9 @@ final readonly class MapDrawing
                 'size' => round($size * min(1.0, $piece->widthShare + 0.25), 1),
                     'isWritten' => $size * $piece->widthShare >= self::LEAST_TEXT];
         }
-        // Text runs along the bed and is never upside down.
-        $turn = fmod($bearing - 90.0 + 360.0, 360.0);
 
         return ['bed' => $laid->bed, 'points' => $scale->points($laid->corners()), 'pieces' => $drawn,
-            'turn' => round($turn > 90.0 && $turn <= 270.0 ? $turn - 180.0 : $turn, 1), 'size' => round($size, 1),
+            'turn' => round(self::turn($bearing), 1), 'size' => round($size, 1),
             'at' => self::middle($scale, $laid->corners()), 'head' => $scale->at($laid->head())];
     }
 
@@ -109,6 +107,14 @@ final readonly class MapDrawing
     {
         return $scale->at([array_sum(array_column($corners, 0)) / \count($corners), array_sum(array_column($corners,
             1)) / \count($corners)]);
+    }
+
+    /** Degrees with the sun by which words along a bed are turned: they are never upside down. */
+    public static function turn(float $bearing): float
+    {
+        $turn = fmod($bearing - 90.0 + 360.0, 360.0);
+
+        return $turn > 90.0 && $turn <= 270.0 ? $turn - 180.0 : $turn;
     }
 
     /** What a planting is doing on a day: '', prep, grow or ready. */

@@ -106,9 +106,8 @@ final readonly class MapSheet
         $size = min(9.0, $wide * 0.85);
         if ($size >= self::LEAST_TEXT) {
             $text = ('prep' === $doing ? '(' : '').Family::glyph($crop->family).' '.$crop->name.('prep' === $doing ? ')' : '');
-            $turn = fmod($bearing - 90.0 + 360.0, 360.0);
             $sheet->turned(array_sum(array_column($corners, 0)) / 4, array_sum(array_column($corners, 1)) / 4, mb_substr($text, 0, max(1,
-                (int) floor($long / $size / 0.6))), $size, $turn > 90.0 && $turn <= 270.0 ? $turn - 180.0 : $turn);
+                (int) floor($long / $size / 0.6))), $size, MapDrawing::turn($bearing));
         }
     }
 }

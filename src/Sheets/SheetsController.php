@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sheets;
 
 use App\Crop\SheetFile;
+use App\Map\MapDay;
 use App\Plan\ShortList;
 use App\Shared\Page;
 use App\Shared\Paper;
@@ -15,10 +16,7 @@ use App\Wall\SupplyStrip;
 use App\Wall\WallView;
 use App\Wording\Formatter;
 use JollyFurrow\Crop\CropBook;
-use JollyFurrow\Garden\Garden;
 use JollyFurrow\Plan\Planner;
-use JollyFurrow\Time\Day;
-use JollyFurrow\Time\InvalidDay;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -42,7 +40,7 @@ final class SheetsController extends Page
 
         return $this->page($request, 'plan/paper.html.twig', ['visit' => $visit, 'garden' => $stand->garden, 'view' => $view,
             'query' => $view->query(), 'printed' => $printed, 'size' => $size, 'count' => \count($sheets),
-            'day' => self::day($request->query->getString('day'), $stand->garden)], 'paper');
+            'day' => MapDay::asked($request->query->getString('day'), $stand->garden)], 'paper');
     }
 
     #[Route('/g/{garden}/wall/paper.pdf', name: 'wall_paper_pdf', methods: ['GET'])]
@@ -114,22 +112,13 @@ final class SheetsController extends Page
     /** @return non-empty-list<Sheet> */
     private function sheets(Request $request, Standpoint $stand, WallView $view, Printed $printed, PaperSize $size): array
     {
-        $day = self::day($request->query->getString('day'), $stand->garden);
+        $day = MapDay::asked($request->query->getString('day'), $stand->garden);
 
         return match ($printed) {
             Printed::Wall => $this->wall->of($stand->garden, $stand->expected, $view, $size),
             Printed::Cards => $this->cards->of($stand->garden, $view->block, $size),
             Printed::Map => [$this->map->of($stand->garden, $day, $size)],
         };
-    }
-
-    private static function day(string $asked, Garden $garden): Day
-    {
-        try {
-            return Day::parse($asked);
-        } catch (InvalidDay) {
-            return $garden->today;
-        }
     }
 
     private static function name(Printed $printed, Standpoint $stand): string
