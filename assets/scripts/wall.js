@@ -149,7 +149,7 @@ document.addEventListener('pointerover', (event) => {
   if (!wall || document.body.classList.contains('dragging')) return;
   clearTimeout(resting);
   const link = event.target.closest?.('a.planting') ?? null;
-  resting = setTimeout(() => lightWeeks(link), 90);
+  resting = setTimeout(() => lightWeeks(link ?? document.activeElement?.closest?.('a.planting') ?? null), 90);
 });
 document.addEventListener('focusin', (event) => { if (wall) lightWeeks(event.target.closest?.('a.planting') ?? null); });
 let week = 0;
