@@ -420,17 +420,6 @@ if (wall) {
     changes.forEach(add);
     panel.scrollIntoView({ block: 'nearest' });
   });
-  beside.addEventListener('click', (event) => {
-    const named = event.target.closest('[data-show-on-wall]')?.dataset.showOnWall;
-    if (named === undefined) return;
-    const links = [...wall.querySelectorAll('a.planting')].filter((link) => (named.endsWith('@') ? link.dataset.key.startsWith(named) : link.dataset.key === named));
-    wall.querySelector('.wall-grid').classList.toggle('finding', links.length > 0);
-    wall.querySelectorAll('a.planting.found').forEach((link) => link.classList.remove('found'));
-    links.forEach((link) => link.classList.add('found'));
-    links[0]?.scrollIntoView({ block: 'center', inline: 'center' });
-    links[0]?.focus({ preventScroll: true });
-    tell(links.length > 0 ? `${links.length} on the wall` : 'Nothing of it stands on the wall as it is shown.');
-  });
   // Links of the panel that change a planting open in the panel.
   beside.addEventListener('click', (event) => {
     const link = event.target.closest('a[data-in-panel]');

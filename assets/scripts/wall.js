@@ -166,3 +166,17 @@ document.addEventListener('keydown', (event) => {
   const told = document.getElementById('wall-found');
   if (told) told.textContent = `Week from ${from}: fed by ${count} plantings`;
 });
+
+// A problem shown on the wall: the rest fades, and one is at the first planting it is about.
+document.getElementById('panel')?.addEventListener('click', (event) => {
+  const named = event.target.closest('[data-show-on-wall]')?.dataset.showOnWall;
+  if (named === undefined || !wall) return;
+  const links = [...wall.querySelectorAll('a.planting')].filter((link) => (named.endsWith('@') ? link.dataset.key.startsWith(named) : link.dataset.key === named));
+  wall.querySelector('.wall-grid').classList.toggle('finding', links.length > 0);
+  wall.querySelectorAll('a.planting.found').forEach((link) => link.classList.remove('found'));
+  links.forEach((link) => link.classList.add('found'));
+  links[0]?.scrollIntoView({ block: 'center', inline: 'center' });
+  links[0]?.focus({ preventScroll: true });
+  const told = document.getElementById('wall-found');
+  if (told) told.textContent = links.length > 0 ? `${links.length} on the wall` : 'Nothing of it stands on the wall as it is shown.';
+});

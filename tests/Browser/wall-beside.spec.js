@@ -79,6 +79,9 @@ test('a problem is shown with ways out, and one press puts the way into the draf
   await expect(draftOf(page).locator('.draft-effect')).toContainText(/\+|covered|short/);
   await expect(page.locator('a.planting.drafted').first()).toBeVisible();
   await draftOf(page).getByRole('button', { name: 'Put back', exact: true }).click();
+  await problems.getByRole('button', { name: 'Show' }).first().click();
+  await expect(page.locator('a.planting.found').first()).toBeVisible();
+  await expect(page.locator('#wall-found')).toContainText(/on the wall/);
   const cents = await problems.locator('.problem-cents').allTextContents();
   const amounts = cents.map((text) => Number(text.replace(/[^\d]/g, '')));
   expect(amounts).toEqual([...amounts].sort((a, b) => b - a));
